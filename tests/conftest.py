@@ -24,9 +24,18 @@ from gentle_plumb.hosting.postgres import Cluster
 from gentle_plumb.services import accounts
 from gentle_plumb.services.models import WRITERS, Member, Practice
 from gentle_plumb.storage import SqlAccounts, SqlRecords, make_engine, migrate
+from seeds import SEED
 
 settings.register_profile("plumb", deadline=None)  # no test is timed
 settings.load_profile("plumb")
+
+
+def pytest_terminal_summary(terminalreporter):
+    """Say what was drawn by chance, so that a red run can be had again."""
+    terminalreporter.write_line(
+        f"Fuzz and generated visits: seed {SEED}; GENTLE_PLUMB_SEED=N sets another one."
+    )
+
 
 QUICK_HASHER = PasswordHash((Argon2Hasher(time_cost=1, memory_cost=64, parallelism=1),))
 accounts._hasher = QUICK_HASHER  # slow on purpose where it counts; tests sign in hundreds of times

@@ -8,11 +8,8 @@ from gentle_plumb.core.intake import PRECAUTIONS, REGIONS
 from gentle_plumb.core.observation import HABITS
 from gentle_plumb.core.policy import POLICY_QUESTIONS
 
-SEED = 20_261
-"""Of the first visit; the next one's is one more."""
 
-
-def visit_values(seed):
+def visit_values(seed: int) -> dict[str, float | str]:
     """The entries of a visit, by path; mm and degrees."""
     draw = Random(seed)
     sex = draw.choice(("female", "male"))

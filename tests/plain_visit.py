@@ -59,7 +59,7 @@ def worked(values, **more):
 
 
 def state(workup, key, posture="seated"):
-    return workup.through.states[posture, key]
+    return workup.analysis.states[posture, key]
 
 
 def papers(values, **more):

@@ -205,7 +205,7 @@ def worked(one: Reference) -> Any:
 
 
 def plans_of(work: Any) -> dict[str, Any]:
-    return {plan.id: plan for plan in work.through.plans().plans}
+    return {plan.id: plan for plan in work.analysis.plans().plans}
 
 
 SHOWN = ("seat", "footrest", "surface", "screen_top")
@@ -214,7 +214,7 @@ SHOWN = ("seat", "footrest", "surface", "screen_top")
 def told(one: Reference) -> list[str]:
     """What the program says of a case, in lines."""
     work = worked(one)
-    states = work.through.states
+    states = work.analysis.states
     lines = []
     settings = [
         f"{states['seated', key].quantity.label.lower()} {states['seated', key].setting / 10:.1f}"

@@ -11,23 +11,26 @@ const PYODIDE = [
   "pyodide.asm.wasm",
   "python_stdlib.zip",
   "pyodide-lock.json",
-]; // prettier-ignore
+];
 const HOME = "/home/pyodide";
 const ID = "virtual:core-in-page";
 /** What works a visit out, and what answers for it without network, each by its packages. */
 const CORE = ["core"];
-const PROGRAM = ["services", "schemas", "on_device"];
+const PROGRAM = ["services", "schemas", "routes", "on_device"];
 
 type Files = Record<string, string>;
 
-/** Every Python file of some packages, by its path. */
+/** What of a package goes along: its Python, and the tables beside it. */
+const TAKEN = [".py", ".toml", ".csv"];
+
+/** Every file of some packages that goes along, by its path. */
 function filesOf(source: string, packages: readonly string[]): Files {
   const files: Files = {};
   const walk = (folder: string) => {
     for (const entry of readdirSync(folder, { withFileTypes: true })) {
       const path = join(folder, entry.name);
       if (entry.isDirectory() && entry.name !== "__pycache__") walk(path);
-      else if (entry.name.endsWith(".py"))
+      else if (TAKEN.some((end) => entry.name.endsWith(end)))
         files[relative(source, path)] = readFileSync(path, "utf8");
     }
   };
@@ -46,14 +49,14 @@ const COMPILE = `
 import compileall, os, py_compile, zipfile
 
 def compiled(folder, at, legacy):
-    """The compiled files of a folder as a ZIP; with legacy in the place of their sources."""
+    """The compiled files and tables of a folder as a ZIP; with legacy in the place of their sources."""
     unchecked = py_compile.PycInvalidationMode.UNCHECKED_HASH
     compileall.compile_dir(folder, quiet=1, legacy=legacy, invalidation_mode=unchecked,
                            stripdir=folder, prependdir=at)
     with zipfile.ZipFile("/tmp/compiled.zip", "w", zipfile.ZIP_DEFLATED) as out:
         for root, _, names in sorted(os.walk(folder)):
             for name in sorted(names):
-                if name.endswith(".pyc"):
+                if name.endswith((".pyc", ".toml", ".csv")):
                     path = os.path.join(root, name)
                     info = zipfile.ZipInfo(os.path.relpath(path, folder), (2000, 1, 1, 0, 0, 0))
                     with open(path, "rb") as file:

@@ -5,11 +5,12 @@ import { defineConfig } from "vitest/config";
 import { coreInPage } from "./core-in-page.ts";
 
 const TESTS = ["src/**/*.test.{ts,tsx}"];
+/** These need a store of the browser's, and leave things in it. */
+const ON_DISK = ["src/shared/device/*.test.ts", "src/features/visit/saving/merge.test.ts"];
 /** These put something in the place of a module, or leave a queue that goes on trying. */
 const ALONE = [
-  "src/shared/device/crowd.test.ts",
   "src/features/visit/what-if/core-runner.test.ts",
-  "src/features/visit/saving/*.test.ts",
+  "src/features/visit/saving/{change-queue,without-network}.test.ts",
 ];
 
 export default defineConfig({
@@ -51,13 +52,23 @@ export default defineConfig({
     hookTimeout: 60_000,
     pool: "threads",
     setupFiles: ["src/test/each-file.ts"],
+    coverage: {
+      include: ["src/**/*.{ts,tsx}"],
+      exclude: ["src/**/*.test.{ts,tsx}", "src/test/**", "src/shared/api/{schema.d,field-ids}.ts"],
+      reporter: ["json-summary"],
+      reportsDirectory: "../var/page-coverage",
+    },
     projects: [
       // a window of its own for each file takes five times as long; only what stands in for a module needs one
       {
         extends: true,
-        test: { name: "together", include: TESTS, exclude: ALONE, isolate: false },
+        test: { name: "together", include: TESTS, exclude: [...ALONE, ...ON_DISK], isolate: false },
       },
       { extends: true, test: { name: "alone", include: ALONE } },
+      {
+        extends: true,
+        test: { name: "on disk", include: ON_DISK, setupFiles: ["fake-indexeddb/auto"] },
+      },
     ],
   },
 });

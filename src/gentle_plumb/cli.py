@@ -11,7 +11,7 @@ from typing import TYPE_CHECKING, Annotated
 import typer
 from rich.console import Console
 
-from . import backup_commands, endure_command
+from . import backup_commands, development_commands
 from .config import ROOT, Settings
 from .core.choices import one_of
 from .core.errors import FieldError
@@ -25,7 +25,8 @@ app = typer.Typer(add_completion=False, no_args_is_help=True, help=__doc__)
 app.command()(backup_commands.backup)
 app.command()(backup_commands.restore)
 app.command("roll-back")(backup_commands.roll_back)
-app.command()(endure_command.endure)
+for command in development_commands.COMMANDS:
+    app.command()(command)
 
 
 def _unit(text: str) -> LengthUnit:
@@ -354,19 +355,6 @@ def formats() -> None:
 
     for path in write_formats(ROOT / "docs" / "formats"):
         say(f"written: {path.relative_to(ROOT)}")
-
-
-@app.command()
-def bench(
-    quick: Annotated[bool, typer.Option("--quick", help="Run fewer rounds.")] = False,
-) -> None:
-    """Run the performance checks, printing each result as it is measured."""
-    from plumb_bench import run_bench
-
-    failed = run_bench(console, quick=quick)
-    if failed:
-        say(f"Could not be measured: {', '.join(failed)}.")
-        raise typer.Exit(1)
 
 
 def main() -> None:

@@ -11,19 +11,19 @@ from pathlib import Path
 from fastapi import FastAPI
 from sqlalchemy import Engine
 
-from .api import Services, make_app
+from .api import make_app
 from .config import VERSION, Settings
 from .devices import FolderInbox, SocketDesk, SocketInstrument, SocketLightMeter
 from .documents import PaperFiles, PillowImageProcessor, TypstPdfRenderer, ZipArchives
 from .documents.exchange import ExchangeFormats
 from .mailing import entrance_service, mail_service, now
-from .schemas import DemoPerson
+from .routes.services import Services
+from .schemas.account import DemoPerson
 from .services.access import AccessService
 from .services.accounts import AccountService
 from .services.archives import ArchiveService
 from .services.bulk import BulkService
 from .services.client_files import client_files
-from .services.desks import DeskService
 from .services.drafts import DraftService
 from .services.exchange import ExchangeService
 from .services.follow_ups import FollowUpService
@@ -39,12 +39,15 @@ from .services.reports import ReportService
 from .services.running import BackupFile, RunningService
 from .services.shelves import ShelfService
 from .services.taking import TakingService
+from .services.throttle import Attempts
 from .services.trail import TrailService
+from .services.visit_reuse import VisitReuse
 from .services.visits import VisitService
 from .storage import (
     SqlAccounts,
     SqlBulkJobs,
     SqlClientAccesses,
+    SqlDatabase,
     SqlFailedMails,
     SqlKeeping,
     SqlMeasuring,
@@ -102,7 +105,10 @@ def make_services(engine: Engine, settings: Settings, clock: Clock = now) -> Ser
     queue, press = SqlQueue(engine), TypstPdfRenderer()
     measuring = MeasuringService(SqlMeasuring(engine), SqlAccounts(engine), clock)
     policies = PolicyService(SqlPolicies(engine))
-    visits = VisitService(records, clock, measuring.errors_of, policies.chosen, access.hidden)
+    reuse = VisitReuse()
+    visits = VisitService(
+        records, clock, measuring.errors_of, policies.chosen, access.hidden, reuse
+    )
     photos = PhotoService(records, PillowImageProcessor(), clock)
     demo = _demo_people()
     published = {person.email: person.password for person in demo}
@@ -112,7 +118,10 @@ def make_services(engine: Engine, settings: Settings, clock: Clock = now) -> Ser
         records, photos, ZipArchives(), PaperFiles(), clock, client_files(pages, trail)
     )
     return Services(
-        engine=engine,
+        database=SqlDatabase(engine),
+        attempts=lambda kind, sender: Attempts(
+            kind=kind, sender=sender, store=accounts, clock=clock
+        ),
         bulk=BulkService(SqlBulkJobs(engine), accounts, reports, archives, clock, access.hidden),
         accounts=AccountService(
             accounts,
@@ -130,6 +139,7 @@ def make_services(engine: Engine, settings: Settings, clock: Clock = now) -> Ser
             clock,
             settings.backup_days if folder else None,
             partial(note_erased, folder) if folder else None,
+            forget=reuse.drop,
         ),
         running=RunningService(
             SqlFailedMails(engine),
@@ -169,7 +179,7 @@ def make_services(engine: Engine, settings: Settings, clock: Clock = now) -> Ser
             },
         ),
         light_meter=SocketLightMeter(settings.light_meter),
-        desk=DeskService(SocketDesk(settings.desk)),
+        desk=SocketDesk(settings.desk),
         secure_cookie=settings.secure_cookie,
         demo_people=demo if settings.demo else [],
     )

@@ -7,7 +7,7 @@ from datetime import date
 
 from gentle_plumb.core.drawing import draw_day, draw_movement
 from gentle_plumb.core.movements import LIBRARY
-from gentle_plumb.core.pace import lay_day, totals_of
+from gentle_plumb.core.pace import totals_of
 from gentle_plumb.core.record import Record
 from gentle_plumb.core.visit import case_from, working_day
 from gentle_plumb.documents.day_calendar import day_calendar
@@ -29,7 +29,6 @@ def day_rows(table: Rows, rounds: int) -> None:
         raise ValueError("the demo's visit has no hours")
 
     def laid() -> None:
-        lay_day.cache_clear()
         made = working_day(record, case, desk_stands=True)
         if made is not None:
             draw_day(made.spells, width=900, eye_every=20)

@@ -20,14 +20,7 @@ from sqlalchemy.engine import make_url
 from gentle_plumb.hosting import run
 from gentle_plumb.hosting.backups import back_up, restore
 from gentle_plumb.hosting.postgres import Cluster
-from gentle_plumb.storage.models import (
-    ChangeRow,
-    EntryRow,
-    PhotoRow,
-    ReportCopyRow,
-    ReportRow,
-    VisitRow,
-)
+from gentle_plumb.storage.tables import CHANGE, ENTRY, PHOTO, REPORT, REPORT_COPY, VISIT
 from plumb_demo.people import DEMO_MEMBERS
 
 from .rows import Rows
@@ -142,16 +135,16 @@ def _multiply(connection: Connection, visits: int) -> int:
         ),
         given,
     )
-    run_(text(_copied(VisitRow.__table__, {"id": "made.id"}, "t.id = :source")), given)
+    run_(text(_copied(VISIT, {"id": "made.id"}, "t.id = :source")), given)
     fresh = {"id": "gen_random_uuid()", "visit_id": "made.id"}
     whole = "t.visit_id = :source"
     few = f"{whole} and made.number % :few = 0"
-    run_(text(_copied(EntryRow.__table__, {"visit_id": "made.id"}, whole)), given)
-    run_(text(_copied(ChangeRow.__table__, fresh, whole)), given)
-    run_(text(_copied(PhotoRow.__table__, fresh, few)), given)
-    run_(text(_copied(ReportRow.__table__, fresh, few)), given)
-    columns = ", ".join(_names(ReportCopyRow.__table__))
-    others = ", ".join(f"c.{one}" for one in _names(ReportCopyRow.__table__) if one != "report_id")
+    run_(text(_copied(ENTRY, {"visit_id": "made.id"}, whole)), given)
+    run_(text(_copied(CHANGE, fresh, whole)), given)
+    run_(text(_copied(PHOTO, fresh, few)), given)
+    run_(text(_copied(REPORT, fresh, few)), given)
+    columns = ", ".join(_names(REPORT_COPY))
+    others = ", ".join(f"c.{one}" for one in _names(REPORT_COPY) if one != "report_id")
     run_(
         text(
             f"insert into report_copy ({columns}) select r.id, {others} from report r "  # noqa: S608

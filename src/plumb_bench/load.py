@@ -18,11 +18,12 @@ from uuid import uuid4
 
 import httpx2 as httpx
 
-from gentle_plumb.api.drawing_line import BUSY
+from gentle_plumb.api.render_queue import BUSY
 from gentle_plumb.config import ROOT, Settings
 from gentle_plumb.hosting import run
 from gentle_plumb.hosting.postgres import Addresses, Cluster, free_port
 from gentle_plumb.main import make_services
+from gentle_plumb.services.models import NewClient
 from gentle_plumb.storage import SqlAccounts
 from plumb_demo.clients import DEMO_CLIENTS
 from plumb_demo.load import body_readings
@@ -56,7 +57,7 @@ def _visits(database: Addresses) -> list[str]:
         services.accounts.reset_password(member.email, PASSWORD)  # the published one opens nothing
         practice = SqlAccounts(engine).practice(member.practice_id)
         for number in range(PEOPLE):
-            of = services.visits.add_client(member, name=f"Load {number}", sex="female", work="")
+            of = services.visits.add_client(member, NewClient(name=f"Load {number}", sex="female"))
             visit = services.visits.start(member, practice, of.id)
             for path, typed in entries.items():
                 services.visits.change(

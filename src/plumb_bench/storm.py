@@ -30,9 +30,9 @@ from gentle_plumb.config import ROOT, Settings
 from gentle_plumb.hosting import run
 from gentle_plumb.hosting.postgres import Cluster, free_port
 from gentle_plumb.main import make_services
-from gentle_plumb.services.models import Practice
+from gentle_plumb.services.models import NewClient, Practice
 from gentle_plumb.storage import SqlAccounts
-from gentle_plumb.storage.models import ChangeRow
+from gentle_plumb.storage.tables import CHANGE
 
 FIELDS = {
     "look.found.seat": (40, 55),
@@ -189,7 +189,7 @@ class Storm:
             )
             made = []
             for number in range(self.people):
-                of = services.visits.add_client(member, name=f"Storm {number}", sex=None, work="")
+                of = services.visits.add_client(member, NewClient(name=f"Storm {number}"))
                 visit = services.visits.start(member, practice, of.id)
                 services.visits.change(
                     member,
@@ -322,7 +322,7 @@ class Storm:
             visits = [UUID(one.visit) for one in typists]
             with engine.connect() as connection:
                 query = select(func.count()).where(
-                    ChangeRow.visit_id.in_(visits), ChangeRow.path.in_(list(FIELDS))
+                    CHANGE.c.visit_id.in_(visits), CHANGE.c.path.in_(list(FIELDS))
                 )
                 rows = connection.scalar(query) or 0
             services = make_services(engine, Settings(demo=False))

@@ -13,6 +13,7 @@ import sys
 import tempfile
 import time
 from collections.abc import Callable
+from dataclasses import replace
 from datetime import date
 from functools import partial
 from pathlib import Path
@@ -25,10 +26,11 @@ from gentle_plumb.config import ROOT
 from gentle_plumb.core.body import Earlier
 from gentle_plumb.core.catalogue import Tier
 from gentle_plumb.core.findings import Facts, Finding, Strain, findings, strain_by_region
-from gentle_plumb.core.fit import Case, fit, forget
+from gentle_plumb.core.fit import Case, fit
 from gentle_plumb.core.photo import read_photo
 from gentle_plumb.core.plans import HeightSearch, cost_of, height_kit, make_plans, with_additions
 from gentle_plumb.core.record import Record
+from gentle_plumb.core.reuse import Reuse
 from gentle_plumb.core.visit import case_from, doubts
 from gentle_plumb.documents.case_format import CaseDocument
 from gentle_plumb.documents.exchange import FORMATS, exchange_format
@@ -61,8 +63,7 @@ def _fit_row(table: Rows, rounds: int) -> None:
     generated: list[float] = []
 
     def whole(case: Case) -> None:
-        forget()
-        worked = make_plans(case, fixes=False)
+        worked = make_plans(replace(case, reuse=Reuse()), fixes=False)
         fit(worked.plan("room").case)
 
     for name in ("sit-stand-desk", "fixed-desk", "counter-with-reams", "laptop-dining-table"):
@@ -88,8 +89,7 @@ def _solver_row(table: Rows, rounds: int) -> None:
     for case, tier in hard_cases(max(4, rounds // 10)):
 
         def mine(case: Case = case, tier: Tier = tier) -> tuple[int, float]:
-            forget()
-            solver = HeightSearch(case, together=True)
+            solver = HeightSearch(replace(case, reuse=Reuse()), together=True)
             kit = height_kit(solver, tier, alike=1e-6)
             station = with_additions(case.workstation, kit)
             return as_one(cost_of(kit)), solver.heights(station).quality().over

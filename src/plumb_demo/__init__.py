@@ -1,5 +1,3 @@
 """The demo practice: made-up people at a made-up hydrographic office."""
 
 from .load import load_demo
-
-__all__ = ["load_demo"]

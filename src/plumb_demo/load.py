@@ -9,6 +9,7 @@ from typing import Any
 from uuid import UUID, uuid4, uuid5
 
 from gentle_plumb.core.body import DIMENSIONS, NEEDED
+from gentle_plumb.core.fit import working_order
 from gentle_plumb.core.photo import Photo
 from gentle_plumb.core.record import FIELDS, Record, as_kept, field_of, read_typed
 from gentle_plumb.core.units import format_length
@@ -17,7 +18,17 @@ from gentle_plumb.documents import PaperFiles, PillowImageProcessor, TypstPdfRen
 from gentle_plumb.services.account_ports import Accounts
 from gentle_plumb.services.accounts import AccountService
 from gentle_plumb.services.measuring import MeasuringService
-from gentle_plumb.services.models import Change, ImportBatch, Member, Practice, ShelfItem
+from gentle_plumb.services.models import (
+    Change,
+    ImportBatch,
+    Member,
+    NewClient,
+    NewList,
+    NewShelfItem,
+    NewTable,
+    Practice,
+    ShelfItem,
+)
 from gentle_plumb.services.own_page import OwnPages
 from gentle_plumb.services.photos import PhotoService
 from gentle_plumb.services.ports import Clock, MeasuringStore, Records, Shelf
@@ -164,7 +175,8 @@ class _Typist:
 
 def _set_to_work(typist: _Typist, visits: VisitService, member: Member, *, half: bool) -> None:
     """What the hands left: each setting to the nearest half centimetre, the first half only if asked."""
-    order = visits.worked(member, typist.visit_id, "cm")[1].order
+    results = visits.worked(member, typist.visit_id, "cm")[1]
+    order = working_order(results.case, results.result)
     texts: dict[str, str] = {}
     for row in order[: len(order) // 2] if half else order:
         if row.setting is None:
@@ -241,10 +253,9 @@ def _visit(
     visits = VisitService(records, then)
     made = visits.add_client(
         member,
-        name=client.name,
-        sex=client.sex,
-        work=client.work,
-        email=EMAILS.get(client.name, ""),
+        NewClient(
+            name=client.name, sex=client.sex, work=client.work, email=EMAILS.get(client.name, "")
+        ),
     )
     for days, off in client.before:
         _measured_before(
@@ -328,14 +339,16 @@ def load_demo(
     ]
     keeping = ShelfService(shelf)
     kept = {
-        name: keeping.add(members[0], piece=piece, name=name, place=place, values=values, unit="cm")
+        name: keeping.add(
+            members[0], NewShelfItem(piece=piece, name=name, place=place, values=values)
+        )
         for piece, name, place, values in DEMO_SHELF
     }
     measuring = MeasuringService(store, accounts, clock)
     for name, dimensions in DEMO_LISTS:
-        measuring.add_list(members[0], name=name, dimensions=dimensions)
+        measuring.add_list(members[0], NewList(name=name, dimensions=tuple(dimensions)))
     name, origin, lines = DEMO_TABLE
-    measuring.add_table(members[0], name=name, origin=origin, text=lines)
+    measuring.add_table(members[0], NewTable(name=name, origin=origin, text=lines))
     visits = {
         client.name: _visit(client, members[client.by], practice, records, clock(), kept)
         for client in DEMO_CLIENTS

@@ -111,7 +111,9 @@ def load_own_pages(
     )
     for name, kind, round, answers, days in asked:
         ago, then = clock() - timedelta(days=days), clock() - timedelta(days=1)
-        link = _links(pages, records, accounts, ago).make(member, practice, visits[name], kind=kind)
+        link = _links(pages, records, accounts, ago).make(
+            member, practice, visits[name], kind=kind, base_url=""
+        )
         own = _own(pages, records, accounts, then)
         held = pages.link(practice.id, link.link.id)
         pages.add_session(held.id.bytes, held, then, then)

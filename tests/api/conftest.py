@@ -26,10 +26,35 @@ from plumb_demo.clients import DEMO_CLIENTS
 from plumb_demo.load import body_readings
 
 
+class LightMeter(LightStandIn):
+    """The simulated light meter, and where it answers."""
+
+    address = ""
+
+
+class Tape(LengthStandIn):
+    """The simulated tape, and where it answers."""
+
+    address = ""
+
+
+class Desk(DeskStandIn):
+    """The simulated desk, where it answers, and its clock in seconds."""
+
+    address = ""
+    now = 0.0
+
+
+class MailServer(MailStandIn):
+    """The simulated mail server, and its port."""
+
+    port = 0
+
+
 @pytest.fixture
 def meter():
     """The simulated light meter on a port of its own."""
-    stand_in = LightStandIn()
+    stand_in = LightMeter()
     server = listen(stand_in)
     stand_in.address = address_of(server)
     yield stand_in
@@ -40,7 +65,7 @@ def meter():
 @pytest.fixture
 def tape():
     """The simulated tape, without its troubles, on a port of its own."""
-    stand_in = LengthStandIn("tape", troubles=False)
+    stand_in = Tape("tape", troubles=False)
     server = listen(stand_in)
     stand_in.address = address_of(server)
     yield stand_in
@@ -51,8 +76,7 @@ def tape():
 @pytest.fixture
 def electric_desk():
     """The simulated desk on a port of its own; ``now`` is its clock, seconds."""
-    stand_in = DeskStandIn(at=720, clock=lambda: stand_in.now)
-    stand_in.now = 0.0
+    stand_in = Desk(at=720, clock=lambda: stand_in.now)
     server = listen(stand_in)
     stand_in.address = address_of(server)
     yield stand_in
@@ -68,7 +92,7 @@ def mail_folder(tmp_path):
 @pytest.fixture
 def mail_server(mail_folder):
     """The simulated mail server on a port of its own; ``busy`` counts the times it is busy first."""
-    handler = MailStandIn(mail_folder)
+    handler = MailServer(mail_folder)
     controller = start_mail_server(handler)
     handler.port = controller.port
     yield handler

@@ -14,7 +14,7 @@ from gentle_plumb.config import Settings
 from gentle_plumb.main import make_services
 from gentle_plumb.services.second_factor import STEP_S, recovery_hash
 from gentle_plumb.storage import SqlAccounts, seal_what_is_open, secrets_in
-from gentle_plumb.storage.models import MemberRow
+from gentle_plumb.storage.tables import MEMBER
 
 
 def code_at(secret, clock, steps=0):
@@ -60,7 +60,7 @@ def test_a_second_factor_is_asked_for_and_each_code_opens_once(owner, app, offic
     wrong |= {"code": code_at(qr["secret"], clock), "password": "not mine at all"}
     assert owner.http.put("/api/me/second-factor", json=wrong).json()["type"] == "wrong-password"
     secret, recovery = enrol(owner, clock)
-    assert owner.http.get("/api/me").json()["second_factor"]
+    assert owner.http.get("/api/me").json()["has_second_factor"]
     assert enter(app, office.owner)[1].json()["type"] == "needs-code"
     assert enter(app, office.owner, password="wrong")[1].json()["type"] == "not-signed-in"
     assert (
@@ -116,7 +116,7 @@ def test_it_is_turned_off_with_the_password_and_reset_by_an_owner_for_another(
 
 def test_a_practice_that_asks_for_one_lets_nobody_work_without(owner, app, office, clock):
     settings = {"time_zone": "UTC", "local_wording": "", "second_factor": True}
-    assert owner.http.put("/api/practice", json=settings).json()["second_factor_asked"]
+    assert owner.http.put("/api/practice", json=settings).json()["second_factor"]
     assert owner.http.get("/api/clients").json()["type"] == "must-enrol"
     assert owner.http.get("/api/me").json()["must_enrol"]
     enrol(owner, clock)
@@ -140,7 +140,7 @@ def test_second_factors_are_sealed_in_the_database_and_open_only_with_the_key(
 ):
     secret, recovery = enrol(owner, clock)
     with engine.connect() as connection:
-        of_mine = select(MemberRow.sealed_totp).where(MemberRow.id == office.owner.id)
+        of_mine = select(MEMBER.c.sealed_totp).where(MEMBER.c.id == office.owner.id)
         sealed = connection.scalar(of_mine)
     assert secret not in sealed
     assert secrets_key.stat().st_mode & 0o777 == 0o600
@@ -161,7 +161,7 @@ def test_what_an_earlier_version_kept_open_is_sealed(
 ):
     plain = pyotp.random_base32()
     with engine.begin() as connection:
-        mine = update(MemberRow).where(MemberRow.id == office.owner.id)
+        mine = update(MEMBER).where(MEMBER.c.id == office.owner.id)
         connection.execute(mine.values(sealed_totp=plain))
     sealer = secrets_in(engine, secrets_key)
     assert seal_what_is_open(engine, sealer) >= 1

@@ -2,11 +2,12 @@
 
 import pytest
 import schemathesis
-from hypothesis import HealthCheck, given, settings
+from hypothesis import HealthCheck, given, seed, settings
 
 from api.conftest import Page
 from conftest import make_office
 from gentle_plumb.storage import SqlAccounts
+from seeds import SEED
 
 
 @pytest.fixture
@@ -34,6 +35,7 @@ def test_no_input_breaks_the_server(app, aim):
     statuses = []
 
     def fuzz(operation):
+        @seed(SEED)
         @settings(
             max_examples=8, deadline=None, database=None, suppress_health_check=list(HealthCheck)
         )

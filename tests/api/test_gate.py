@@ -12,13 +12,17 @@ from uvicorn.middleware.proxy_headers import ProxyHeadersMiddleware
 
 from api.conftest import Page
 from conftest import PASSWORD, make_office
-from gentle_plumb.api import account_routes, make_app
-from gentle_plumb.api.auth import COOKIE, cookie_name
+from gentle_plumb.api import make_app
+from gentle_plumb.api.auth import cookie_name
 from gentle_plumb.api.metrics import Measured
-from gentle_plumb.api.told import MOST_A_MINUTE
+from gentle_plumb.api.request_log import MOST_A_MINUTE
 from gentle_plumb.hosting.quiet import Quiet
+from gentle_plumb.routes.accounts import SESSION_COOKIE
+from gentle_plumb.routes.every import EVERY_ROUTE
+from gentle_plumb.routes.route import Needs
 from gentle_plumb.services.spent import spending
 from gentle_plumb.storage import SqlAccounts
+from gentle_plumb.storage import engine as engine_module
 
 
 @pytest.fixture
@@ -55,6 +59,29 @@ def test_every_route_but_the_open_ones_asks_who(app, guest):
     ]
     assert len(asked) > 12
     assert {status for _, status in asked} == {401}
+
+
+REACH = {
+    "owner": set(Needs),
+    "practitioner": set(Needs) - {Needs.OWNER},
+    "assistant": {Needs.MEMBER, Needs.OFFICE},
+    "reader": {Needs.MEMBER},
+}
+
+
+@pytest.mark.parametrize("role", REACH)
+def test_each_role_reaches_as_far_as_the_routes_declare(app, office, role):
+    page = Page(app)
+    page.sign_in(getattr(office, role))
+    for route in EVERY_ROUTE:
+        if not route.needs.of_members or route.path == "/session/lock":
+            continue
+        url = re.sub(r"\{\w+\}", str(uuid4()), f"/api{route.path}")
+        answer = page.http.request(
+            route.method, url, json={"no": "body"}, params={"copy": "workplace"}
+        )
+        let_in = answer.status_code != 403
+        assert let_in == (route.needs in REACH[role]), (route.method, route.path, answer.text)
 
 
 def test_the_cookie_is_out_of_reach_of_scripts_and_other_sites(guest, office):
@@ -134,9 +161,9 @@ def test_wrong_passwords_wait_alike_whether_anybody_has_the_address(guest, offic
 
 
 def test_by_https_a_neighbours_cookie_opens_nothing_and_the_browser_stays_with_https(owner):
-    token = owner.http.cookies.get(cookie_name(COOKIE, secure=True))
+    token = owner.http.cookies.get(cookie_name(SESSION_COOKIE, secure=True))
     owner.http.cookies.clear()
-    owner.http.cookies.set(COOKIE, token)  # as another host of the same domain could set it
+    owner.http.cookies.set(SESSION_COOKIE, token)  # as another host of the same domain could set it
     answer = owner.http.get("/api/me")
     assert answer.status_code == 401
     assert answer.headers["strict-transport-security"] == "max-age=31536000"
@@ -144,14 +171,14 @@ def test_by_https_a_neighbours_cookie_opens_nothing_and_the_browser_stays_with_h
 
 def test_a_server_is_ready_only_at_the_schema_it_works_with(guest, monkeypatch):
     assert guest.http.get("/api/ready").json()["status"] == "ready"
-    monkeypatch.setattr(account_routes, "newest_schema", lambda: "9999")
+    monkeypatch.setattr(engine_module, "newest_schema", lambda: "9999")
     assert guest.http.get("/api/ready").status_code == 503
 
 
 def test_a_session_ends_by_time_and_by_signing_out(owner, office, clock):
-    token = owner.http.cookies.get(cookie_name(COOKIE, secure=True))
+    token = owner.http.cookies.get(cookie_name(SESSION_COOKIE, secure=True))
     assert owner.http.delete("/api/session").status_code == 204
-    owner.http.cookies.set(cookie_name(COOKIE, secure=True), token)
+    owner.http.cookies.set(cookie_name(SESSION_COOKIE, secure=True), token)
     assert owner.http.get("/api/me").status_code == 401
     owner.sign_in(office.owner)
     clock.pass_by(hours=13)
@@ -160,8 +187,8 @@ def test_a_session_ends_by_time_and_by_signing_out(owner, office, clock):
 
 def test_a_reader_changes_nothing_and_sees_no_health_data_unless_granted(owner, reader, office):
     visit = owner.new_visit()
-    ways = ("", "/worked", "/given", "/report", "/report.pdf", "/card.pdf")
-    ways += ("/day", "/day.ics", "/movements")
+    ways = ["", "/worked", "/given", "/report", "/report.pdf", "/card.pdf"]
+    ways += ["/day", "/day.ics", "/movements"]
     seen = [reader.http.get(f"/api/visits/{visit}{way}").status_code for way in ways]
     assert seen == [403] * len(ways)
     assert reader.http.post(f"/api/visits/{visit}/try", json={"tries": {}}).status_code == 403
@@ -364,11 +391,9 @@ def test_no_address_makes_the_page_fail(app_with_page, path):
     assert app_with_page.get(path).status_code in (200, 404)
 
 
-def test_answers_carry_the_headers_that_keep_pages_apart(guest):
-    headers = guest.http.get("/api/welcome").headers
-    assert "frame-ancestors 'none'" in headers["content-security-policy"]
-    assert (headers["x-content-type-options"], headers["cache-control"]) == ("nosniff", "no-store")
-
-
-def test_credentials_are_shown_in_the_demo_only(guest):
-    assert guest.http.get("/api/welcome").json()["demo"] == []
+def test_the_door_keeps_pages_apart_and_shows_credentials_in_the_demo_only(guest):
+    answer = guest.http.get("/api/welcome")
+    assert "frame-ancestors 'none'" in answer.headers["content-security-policy"]
+    kept = (answer.headers["x-content-type-options"], answer.headers["cache-control"])
+    assert kept == ("nosniff", "no-store")
+    assert answer.json()["demo"] == []

@@ -19,7 +19,7 @@ from gentle_plumb.main import make_services
 from gentle_plumb.storage import SqlTroubles
 from plumb_demo.photographs import Angles, Camera, photograph_side
 
-PERIODS = {"signed_years": 10, "unsigned_years": 2, "photographs_months": 6}
+PERIODS = {"keep_signed_years": 10, "keep_unsigned_years": 2, "keep_photographs_months": 6}
 
 
 def put_periods(page, **periods):
@@ -56,7 +56,7 @@ def test_nothing_is_due_without_a_period_and_what_is_over_is_listed(owner, colle
     assert colleague.http.get("/api/keeping").status_code == 403
     assert put_periods(colleague).status_code == 403
     for wrong in (0, 101):
-        assert put_periods(owner, signed_years=wrong).json()["field"] == "signed_years"
+        assert put_periods(owner, keep_signed_years=wrong).json()["field"] == "keep_signed_years"
     assert put_periods(owner).json()["due"] == []
     clock.pass_by(days=184)
     owner.http.post("/api/session", json={})
@@ -67,11 +67,14 @@ def test_nothing_is_due_without_a_period_and_what_is_over_is_listed(owner, colle
     owner.sign_in(owner.member)
     [due] = owner.http.get("/api/keeping").json()["due"]
     assert due["what"] == "client"
-    assert put_periods(owner, unsigned_years=None, photographs_months=None).json()["due"] == []
+    assert (
+        put_periods(owner, keep_unsigned_years=None, keep_photographs_months=None).json()["due"]
+        == []
+    )
 
 
 def test_the_last_thing_that_came_begins_the_period_anew(owner, visit, clock):
-    put_periods(owner, photographs_months=None)
+    put_periods(owner, keep_photographs_months=None)
     clock.pass_by(days=2 * 365 - 2)
     owner.sign_in(owner.member)
     owner.type(visit, "ask.reason", "The neck again.", version=1)
@@ -120,7 +123,7 @@ def test_an_erased_client_is_on_the_list_beside_the_backups(engine, owner, visit
     client = client_of(owner, visit)
     settings = Settings(backup_folder=tmp_path / "backups", backup_days=35)
     services = make_services(engine, settings, clock)
-    made, _ = services.keeping.erase(owner.member, UUID(client), what="client", reason="asked")
+    made = services.keeping.erase(owner.member, UUID(client), what="client", reason="asked")
     assert made.backups_until == clock() + timedelta(days=36)
     assert (tmp_path / "backups" / "erased.txt").read_text() == f"{client}\n"
     running = services.running.look(replace(owner.member))

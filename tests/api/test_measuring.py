@@ -170,7 +170,7 @@ def test_the_tape_reads_a_piece_as_it_was_set(owner, visit):
     assert (wrong.status_code, wrong.json()["field"]) == (422, "piece")
 
 
-def test_readers_look_and_strangers_do_not(owner, visit, guest, app, office):
+def test_readers_look_and_strangers_do_not(owner, visit, guest, app, office, engine):
     from api.conftest import Page
 
     owner.type(visit, "measure.stature.first", "166.2")
@@ -199,7 +199,7 @@ def test_readers_look_and_strangers_do_not(owner, visit, guest, app, office):
     from conftest import make_office
     from gentle_plumb.storage import SqlAccounts
 
-    elsewhere = make_office(SqlAccounts(app.state.services.engine))
+    elsewhere = make_office(SqlAccounts(engine))
     stranger.sign_in(elsewhere.owner)
     assert stranger.http.get("/api/exchange", params={"format": "json"}).json()["sheets"] == []
     where = f"/api/visits/{visit}/instruments/tape/readings"

@@ -7,6 +7,7 @@ import subprocess
 import sys
 import time
 import urllib.request
+from collections.abc import Iterator
 from contextlib import suppress
 from dataclasses import dataclass, field
 
@@ -180,8 +181,20 @@ def sees_health(owner):
     grant(False)
 
 
+def at_rest(page: Page) -> None:
+    """Wait until what was asked for is drawn and nothing on the page moves any more."""
+    page.evaluate(
+        """async () => {
+            await new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn)));
+            const ends = (one) => one.effect?.getComputedTiming().endTime !== Infinity;
+            const moving = document.getAnimations().filter(ends);
+            await Promise.allSettled(moving.map((one) => one.finished));
+        }"""
+    )
+
+
 @pytest.fixture
-def desk(page: Page, program: Program) -> Page:
+def desk(page: Page, program: Program) -> Iterator[Page]:
     """A page with the owner signed in; errors in it fail the test."""
     troubles = []
     page.on("pageerror", lambda error: troubles.append(str(error)))

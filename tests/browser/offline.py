@@ -7,7 +7,7 @@ import time
 from contextlib import suppress
 from pathlib import Path
 
-from playwright.sync_api import Error, expect
+from playwright.sync_api import BrowserContext, Error, expect
 
 from plumb_demo.people import DEMO_MEMBERS
 
@@ -20,7 +20,7 @@ class Tablet:
     def __init__(self, playwright, launch, program, folder: Path, who=0):
         self._playwright, self._launch, self._who = playwright, launch, DEMO_MEMBERS[who]
         self.program, self.folder = program, folder
-        self.context = None
+        self.context: BrowserContext | None = None
 
     def start(self, *, offline=False):
         """Open the browser, with network or without."""
@@ -33,7 +33,7 @@ class Tablet:
         self.context.set_offline(offline)
         self.page = self.context.pages[0]
         self.page.set_default_timeout(120_000)
-        self.troubles = []
+        self.troubles: list[str] = []
         self.page.on("pageerror", lambda error: self.troubles.append(str(error)))
         self.page.goto(self.program.address)
         if offline:

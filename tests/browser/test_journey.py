@@ -8,7 +8,7 @@ import pypdf
 import pytest
 from playwright.sync_api import Page, expect
 
-from browser.conftest import all_the_same, kept, tab, walk_to
+from browser.conftest import all_the_same, at_rest, kept, tab, walk_to
 
 pytestmark = pytest.mark.browser
 
@@ -178,7 +178,7 @@ def test_from_the_tape_to_the_signed_page(desk: Page):
         desk.get_by_role("button", name="Set as worked out", exact=True).click()
         expect(desk.get_by_role("button", name="Set as worked out", exact=True)).to_be_hidden()
         desk.locator("[data-next]").click()
-        desk.wait_for_timeout(60)
+        at_rest(desk)
     kept(desk)
     desk.get_by_role("button", name="6 Pace").click()
     desk.get_by_role("radio", name=re.compile("20 sit · 8 stand")).click()

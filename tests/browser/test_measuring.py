@@ -6,7 +6,7 @@ from pathlib import Path
 import pytest
 from playwright.sync_api import Page, expect
 
-from browser.conftest import entry, kept, open_step, pick, sign_in, visit_id
+from browser.conftest import at_rest, entry, kept, open_step, pick, sign_in, visit_id
 
 
 def open_dimension(page: Page, program, client: str, label: str) -> None:
@@ -32,11 +32,11 @@ def test_the_figure_turns_and_the_arrow_grows_with_the_number(desk: Page, progra
     desk.keyboard.press("Tab")
     expect(desk.get_by_label("Second reading")).to_be_focused()
     expect(stage.get_by_text("19.0 cm")).to_be_visible()
-    desk.wait_for_timeout(400)
+    at_rest(desk)
     short = arrow(desk)
     desk.get_by_label("First reading").fill("22")
     expect(stage.get_by_text("22.0 cm")).to_be_visible()
-    desk.wait_for_timeout(400)
+    at_rest(desk)
     assert short > 30
     assert arrow(desk) > short
     desk.keyboard.press("ArrowDown")
@@ -72,9 +72,10 @@ def test_the_tape_answers_one_key_in_the_unit_it_is_set_to(desk: Page, program):
     for _ in range(8):  # it fails now and then, as things do
         if desk.get_by_label("First reading").input_value():
             break
-        desk.get_by_label("First reading").press("r")
+        with desk.expect_response("**/readings"):
+            desk.get_by_label("First reading").press("r")
         expect(desk.get_by_role("button", name="Take reading")).to_be_enabled()
-        desk.wait_for_timeout(300)
+        at_rest(desk)
     expect(desk.get_by_label("First reading")).to_have_value(re.compile(r"^\d{3} mm$"))
     kept(desk)
     assert entry(desk, program, "measure.popliteal_height.with", "Greta")["value"] == "tape"

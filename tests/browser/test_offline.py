@@ -166,7 +166,12 @@ def test_while_the_server_is_busy_the_device_draws_by_itself(tablet, program):
         route.fulfill(response=answer, headers=answer.headers | said)
 
     tablet.context.route("**/changes/**", busy)
-    page.on("request", lambda request: "/worked?" in request.url and asked.append(request.url))
+
+    def note(request):
+        if "/worked?" in request.url:
+            asked.append(request.url)
+
+    page.on("request", note)
     add_client(page, "Wren Ostler")
     tablet.takes_along(page.url.split("/visits/")[1][:36])
     numbers = iter(range(700, 800))
@@ -205,7 +210,8 @@ def test_nothing_readable_is_kept_and_nothing_at_all_after_signing_out(tablet):
     assert "Unmistakable" not in page.evaluate("JSON.stringify(sessionStorage)")
     page.get_by_role("link", name="Today").click()
     page.get_by_label("Find a visit").fill("Quillon")
-    page.wait_for_timeout(6000)  # the browser writes its own files down every few seconds
+    page.goto(f"{tablet.program.address}/equipment#written-after")
+    tablet.until(lambda: readable_in(tablet.folder, "written-after"))  # and so is what came before
     tablet.kill()
     assert readable_in(tablet.folder, *words) == []
     page = tablet.start()

@@ -108,6 +108,13 @@ class Hand:
             time.sleep(0.1)
         return found
 
+    def writes(self, words):
+        """Wait until the browser has written down where it has been, and with it what came before."""
+        deadline = time.monotonic() + PATIENCE_S
+        while not readable_in(self.keeps, words):
+            assert time.monotonic() < deadline, f"{words} is not written down"
+            time.sleep(0.1)
+
     def sees(self, words):
         self.until("return document.body.innerText.includes(arguments[0])", words)
 
@@ -185,9 +192,8 @@ def short_visit(hand, program, name):
     hand.until("return document.querySelector('[data-testid=elevation]') !== null")
     hand.browser.refresh()
     hand.sees("46,5 cm")
-    time.sleep(2)  # it has written down what it restores
     if name == "firefox":  # which does write where it has been
-        assert readable_in(hand.keeps, f"127.0.0.1:{program.port}") != []
+        hand.writes(f"127.0.0.1:{program.port}")
     assert readable_in(hand.keeps, f"Otmar {name}", "Unmistakable") == []
     hand.browser.delete_all_cookies()
     hand.press("Today")
@@ -226,9 +232,8 @@ def test_firefox_keeps_nothing_readable_of_a_visit_without_network_killed_and_si
         hand.cut()
         hand.type("Reason for the visit", f"{words[1]} without network")
         hand.sees("on this device")
-        time.sleep(2)  # it has written down what it restores
+        hand.writes(f"127.0.0.1:{program.port}")
         left = hand.kill()
-        assert readable_in(hand.keeps, f"127.0.0.1:{program.port}") != []
         assert readable_in(hand.keeps, *words) == []
     with firefox(tmp_path, left) as hand:
         hand.go_to(program.address)
@@ -240,6 +245,7 @@ def test_firefox_keeps_nothing_readable_of_a_visit_without_network_killed_and_si
         hand.until(ALL_SENT)
         hand.press("Sign out")
         hand.until(NOTHING_KEPT)
-        time.sleep(2)
+        hand.go_to(f"{program.address}/?after-signing-out")
+        hand.writes("after-signing-out")
         hand.kill()
         assert readable_in(hand.keeps, *words) == []

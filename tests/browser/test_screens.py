@@ -6,7 +6,7 @@ import pytest
 from playwright.sync_api import Page, expect
 
 from browser.axe import violations
-from browser.conftest import open_step, visit_id
+from browser.conftest import at_rest, open_step, visit_id
 
 pytestmark = pytest.mark.browser
 STEPS = ("ask", "look", "measure", "work", "set", "pace", "report")
@@ -32,7 +32,7 @@ def each_tab(page: Page):
     for at in range(tabs.count()):
         tabs.nth(at).click()
         expect(page.get_by_role("tabpanel")).to_be_visible()
-        page.wait_for_timeout(200)
+        at_rest(page)
         yield tabs.nth(at).inner_text()
 
 
@@ -160,7 +160,7 @@ def test_single_keys_can_be_switched_off(desk: Page, program):
     desk.get_by_role("checkbox", name=re.compile("^Single keys")).click()
     desk.keyboard.press("Escape")
     desk.keyboard.press("1")
-    desk.wait_for_timeout(200)
+    at_rest(desk)
     expect(desk).to_have_url(re.compile("/work"))
     desk.keyboard.press("Control+z")  # which is no single key
 

@@ -5,7 +5,7 @@ import re
 import pytest
 from playwright.sync_api import Page, expect
 
-from browser.conftest import entry, kept, open_step, tab
+from browser.conftest import at_rest, entry, kept, open_step, tab
 
 pytestmark = pytest.mark.browser
 
@@ -139,10 +139,15 @@ def test_the_desk_moves_while_a_button_is_held_and_its_key_is_saved(desk: Page, 
     expect(reads).not_to_have_text(re.compile(rf"^{before}"), timeout=10_000)
     desk.mouse.up()
     expect(button).to_contain_text("Hold to move")
-    desk.wait_for_timeout(700)
-    stood = desk.request.get(f"{program.address}/api/desk").json()["at"]
-    desk.wait_for_timeout(700)
-    assert desk.request.get(f"{program.address}/api/desk").json()["at"] == stood
+
+    def at() -> float:
+        return desk.request.get(f"{program.address}/api/desk").json()["at"]
+
+    last = at()
+    while (stood := at()) != last:  # it runs out within half a second
+        last = stood
+    at_rest(desk)
+    assert at() == stood
     assert stood < before * 10  # towards the seated height
     expect(keys.get_by_role("button", name="Save on key 1")).to_be_disabled()  # not there yet
 

@@ -176,7 +176,9 @@ def test_bundles_have_one_default_and_change_upon_their_version(policies):
     assert store.bundles(stranger.practice.id) == [theirs]
     with pytest.raises(Stale) as stale:
         store.change_bundle(first)  # it stopped being the default, so its version moved on
-    changed = store.change_bundle(replace(stale.value.current, choices={}, is_default=True))
+    current = stale.value.current
+    assert isinstance(current, StoredRuleSet)
+    changed = store.change_bundle(replace(current, choices={}, is_default=True))
     assert (changed.version, changed.choices) == (3, {})
     with pytest.raises(NotFound):
         store.drop_bundle(stranger.practice.id, first.id)

@@ -23,7 +23,7 @@ from gentle_plumb.hosting.run import opened, prepare
 from gentle_plumb.main import make_services
 from gentle_plumb.services.trail import Deed, TrailTarget
 from gentle_plumb.storage import SqlAccounts, note_left
-from gentle_plumb.storage.models import Base
+from gentle_plumb.storage.tables import METADATA
 
 NOW = datetime(2026, 11, 27, 2, 30, tzinfo=UTC)
 
@@ -69,7 +69,7 @@ def papers(database):
             text("select report_id, copy, pdf from report_copy order by report_id, copy")
         ).all()
         counts = {
-            table: connection.scalar(select(func.count()).select_from(Base.metadata.tables[table]))
+            table: connection.scalar(select(func.count()).select_from(METADATA.tables[table]))
             for table in ("client", "visit", "entry", "photo", "trail", "change")
         }
     return copies, counts

@@ -1,25 +1,26 @@
 """What goes wrong around the program loses nothing it has acknowledged, and is said in words."""
 
-import asyncio
 import os
 import random
 import subprocess
+import threading
 import time
 from contextlib import contextmanager
 from pathlib import Path
 from uuid import uuid4
 
-import httpx2 as httpx
 import pytest
+from fastapi import FastAPI
 from fastapi.testclient import TestClient
 
-from conftest import PASSWORD, ROOT, make_office, run_apart
+from conftest import PASSWORD, ROOT, make_office
 from gentle_plumb.api import make_app
-from gentle_plumb.api.edge import Patience
+from gentle_plumb.api.registering import router_of
 from gentle_plumb.config import Settings
 from gentle_plumb.hosting.postgres import Cluster
 from gentle_plumb.hosting.run import opened, prepare
 from gentle_plumb.main import make_services
+from gentle_plumb.routes.route import Needs, Routes
 from gentle_plumb.storage import SqlAccounts
 from plumb_bench.storm import Storm
 from plumb_demo.photographs import Angles, Camera, photograph_side
@@ -118,23 +119,23 @@ def within(http, visit, tries=120):
 
 
 def test_who_waits_for_a_frozen_database_is_answered_and_the_work_goes_on():
-    done = asyncio.Event()
+    done = threading.Event()
 
-    async def frozen(scope, receive, send):
-        await asyncio.sleep(0.3)
-        await send({"type": "http.response.start", "status": 200, "headers": []})
-        await send({"type": "http.response.body", "body": b"late"})
+    def frozen() -> dict[str, str]:
+        time.sleep(0.3)
         done.set()
+        return {"came": "late"}
 
-    async def asked():
-        transport = httpx.ASGITransport(Patience(frozen, patience_s=0.05))
-        async with httpx.AsyncClient(transport=transport, base_url="http://a") as http:
-            answer = await http.get("/api/visits")
-            await asyncio.wait_for(done.wait(), 5)
-            slow = await http.get("/api/reports/1.pdf")
-        return answer, slow
-
-    answer, slow = run_apart(asked)
+    routes = Routes("slow")
+    routes.get("/usual", Needs.NOBODY, within_s=0.05)(frozen)
+    routes.get("/paper", Needs.NOBODY, within_s=None)(frozen)
+    app = FastAPI()
+    app.state.services = None
+    app.include_router(router_of(routes))
+    with TestClient(app) as http:
+        answer = http.get("/api/usual")
+        assert done.wait(5)
+        slow = http.get("/api/paper")
     assert (answer.status_code, answer.json()["type"]) == (503, "too-slow")
     assert answer.headers["retry-after"] == "2"
-    assert slow.text == "late"  # a paper takes its time
+    assert slow.json() == {"came": "late"}  # a paper takes its time

@@ -11,7 +11,7 @@ from sqlalchemy import inspect, text
 from conftest import empty_database, make_office
 from gentle_plumb.hosting.run import erase
 from gentle_plumb.storage import SqlAccounts, SqlRecords, engine, make_engine, migrate
-from gentle_plumb.storage.models import Base
+from gentle_plumb.storage.tables import METADATA
 
 
 @pytest.fixture
@@ -172,7 +172,7 @@ def test_a_practice_with_an_assistant_goes_back_to_a_schema_without(fresh):
 def test_the_migrated_schema_is_the_one_the_code_speaks(fresh):
     migrate(fresh)
     found = inspect(fresh)
-    for table in Base.metadata.sorted_tables:
+    for table in METADATA.sorted_tables:
         columns = {column["name"]: column["nullable"] for column in found.get_columns(table.name)}
         assert columns == {column.name: column.nullable for column in table.columns}, table.name
         kept = {index["name"] for index in found.get_indexes(table.name)}

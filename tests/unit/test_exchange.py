@@ -284,9 +284,9 @@ def test_a_table_is_read_and_checked_line_by_line():
 def test_a_bad_table_names_line_column_and_reason(old, new, trouble):
     with pytest.raises(BadFile) as refused:
         read_table(GOOD.replace(old, new, 1))
-    line, column, reason = refused.value.lines[0]
-    assert (line, column) == trouble[:2]
-    assert trouble[2] in reason
+    wrong = refused.value.lines[0]
+    assert (wrong.line, wrong.field) == trouble[:2]
+    assert trouble[2] in wrong.reason
 
 
 def test_ids_of_no_shape_come_back_as_they_are():

@@ -30,7 +30,7 @@ FAMILY = re.compile(r"measure\.\w+\.(kept|kept_at)$")
 
 def filled():
     """Every field with an answer it takes."""
-    made = {}
+    made: dict[str, float | str] = {}
     for path, field in FIELDS.items():
         if field.kind in ("length", "number"):
             made[path] = field.low + 0.4 * (field.high - field.low)

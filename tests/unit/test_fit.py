@@ -8,8 +8,8 @@ from gentle_plumb.core.catalogue import QUANTITIES
 from gentle_plumb.core.findings import Facts, findings
 from gentle_plumb.core.fit import Case, Term, fit, terms_text, total, working_order
 from gentle_plumb.core.plans import make_plans
-from gentle_plumb.core.policy.bands import TOLERANCE
 from gentle_plumb.core.record import Record
+from gentle_plumb.core.tolerances import SAME_SHOWN
 from gentle_plumb.core.workstation import Settings, Workstation
 from strategies import cases, mean_body, usual_case
 
@@ -178,9 +178,9 @@ def test_any_case_is_answered_and_consistent(case):
             below = 0.0 if row.low is None else row.low - row.found
             above = 0.0 if row.high is None else row.found - row.high
             if (out := max(below, above)) != pytest.approx(
-                TOLERANCE
+                SAME_SHOWN
             ):  # at the very end either is right
-                assert (out < TOLERANCE) == (row.status == "holds")
+                assert (out < SAME_SHOWN) == (row.status == "holds")
         joined = any(limit.kind == "joined" for limit in row.limits)
         if row.setting is not None and row.found is not None and not joined:
             assert row.change == pytest.approx(row.setting - row.found)

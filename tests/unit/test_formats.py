@@ -188,16 +188,21 @@ def test_many_cases_never_hold_more_than_a_few(monkeypatch):
     monkeypatch.setattr(fit_files, "_work", lambda chunk: [n for n, _ in chunk])
     monkeypatch.setattr(fit_files, "ProcessPoolExecutor", lambda many, mp_context: _Now())
     read, ahead = [], []
-    lines = (read.append(n) or "{}" for n in range(100_000))
-    for told, _ in enumerate(fit_files.fit_many(lines, processes=2)):
+
+    def lines():
+        for n in range(100_000):
+            read.append(n)
+            yield "{}"
+
+    for told, _ in enumerate(fit_files.fit_many(lines(), processes=2)):
         ahead.append(len(read) - told)
     assert (len(ahead), max(ahead)) == (100_000, 5 * fit_files.CHUNK)
 
 
 class _Now(ThreadPoolExecutor):
-    def submit(self, work, chunk):
+    def submit(self, work, /, *chunks, **_):
         done = Future()
-        done.set_result(work(chunk))
+        done.set_result(work(*chunks))
         return done
 
 

@@ -19,14 +19,25 @@ def imports(file):
             yield tuple(part for part in module if part), [alias.name for alias in node.names]
 
 
+def names_bound_by(init):
+    """What a package's ``__init__`` imports or defines without an underscore: its public surface."""
+    for node in ast.parse(init.read_text("utf-8")).body:
+        if isinstance(node, ast.ImportFrom):
+            yield from (alias.asname or alias.name for alias in node.names)
+        elif isinstance(node, ast.FunctionDef | ast.ClassDef):
+            yield node.name
+        elif isinstance(node, ast.Assign | ast.AnnAssign):
+            targets = node.targets if isinstance(node, ast.Assign) else [node.target]
+            names = [target.id for target in targets if isinstance(target, ast.Name)]
+            yield from (name for name in names if not name.startswith("_"))
+
+
 def test_packages_of_the_core_import_from_each_other_only_what_is_public():
     public = {}
     for package in CORE.iterdir():
         init = package / "__init__.py"
         if init.exists():
-            for node in ast.parse(init.read_text("utf-8")).body:
-                if isinstance(node, ast.Assign) and node.targets[0].id == "__all__":
-                    public[package.name] = set(ast.literal_eval(node.value))
+            public[package.name] = set(names_bound_by(init))
     crossed = []
     for file in SOURCE.rglob("*.py"):
         for module, names in imports(file):

@@ -6,11 +6,12 @@ from pathlib import Path
 
 import pytest
 
-from generated_visits import SEED, visit_values
+from generated_visits import visit_values
 from gentle_plumb.core.body import DIMENSIONS
 from gentle_plumb.core.what_if import VisitInput, analyse_visit
 from gentle_plumb.documents.fit_files import brief, read_case
 from plain_visit import PLAIN, worked
+from seeds import SEED
 
 EXAMPLES = Path(__file__).parents[2] / "docs" / "formats" / "examples"
 WHOLE = visit_values(SEED + 1)

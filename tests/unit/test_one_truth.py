@@ -8,8 +8,9 @@ from functools import cache
 
 import pytest
 
-from generated_visits import SEED, visit_values
+from generated_visits import visit_values
 from gentle_plumb.core.what_if import VisitInput, analyse_visit
+from seeds import SEED
 from truths import TRUTHS
 
 VISITS = range(SEED, SEED + 50)

@@ -59,7 +59,7 @@ def printed(copy="client", **more):
     attached = (
         FILES.of_drawing(paper.scene)
         if copy == "workplace"
-        else FILES.of_visit(snapshot, workup.through, (), paper.scene)
+        else FILES.of_visit(snapshot, workup.analysis, (), paper.scene)
     )
     return snapshot, PRESS.print(paper, attached=attached)
 
@@ -151,13 +151,13 @@ def test_what_is_still_to_be_bought_is_summed_where_the_practice_keeps_prices():
     worked = work_up(priced, "cm")
     costs = papers_of(PRACTICE, priced, worked, "cm", None).client.costs
     bought = [
-        one.price for one in worked.through.actions() if one.price in ("small", "medium", "large")
+        one.price for one in worked.analysis.actions() if one.price in ("small", "medium", "large")
     ]
     assert (
         costs
         == f"{sum({'small': 60, 'medium': 450, 'large': 1100}[one] for one in bought):,}\xa0EUR"
     )
-    one = next(one for one in worked.through.actions() if one.price in ("small", "medium"))
+    one = next(one for one in worked.analysis.actions() if one.price in ("small", "medium"))
     unwanted = {f"set.action.{one.id.replace('.', '-')}.because": "unwanted"}
     refused = work_up(replace(priced, values={**priced.values, **unwanted}), "cm")
     assert papers_of(PRACTICE, priced, refused, "cm", None).client.costs not in ("", costs)
@@ -187,8 +187,10 @@ def test_every_copy_is_kept_for_good_and_read_aloud(copy):
     about = read.xmp_metadata.rdf_root.toxml() if read.xmp_metadata else ""
     assert "pdfaid:part" in about
     assert "pdfuaid:part" in about
-    assert read.trailer["/Root"]["/MarkInfo"]["/Marked"]
-    assert read.trailer["/Root"]["/Lang"] == "en"
+    marks = read.root_object["/MarkInfo"].get_object()
+    assert isinstance(marks, pypdf.generic.DictionaryObject)
+    assert marks["/Marked"]
+    assert read.root_object["/Lang"] == "en"
 
 
 def test_the_visit_is_read_back_out_of_the_file():

@@ -23,8 +23,8 @@ from gentle_plumb.services.models import Client, Practice, Visit, VisitSnapshot
 from gentle_plumb.services.papers import papers_of
 from gentle_plumb.services.workup import work_up
 from plumb_demo.load import full_visit
+from seeds import SEED
 
-SEED = 20_261_126
 CLIENTS = ("Odile Marrick", "Wilma Trask", "Ivo Kestrel")
 PLAIN = {
     "ask.sit_stand": "new",
@@ -73,10 +73,12 @@ def worked(values):
 
 def told(workup):
     """Every sentence that tells anybody to do something, the limits' own words left out."""
-    found = [one.instruction for one in workup.findings if one.state == "off"]
+    found = [one.instruction for one in workup.analysis.findings if one.state == "off"]
     day = workup.day
-    found += [f"{one.label} {one.says}" for one in rhythm_views(day, workup.limits) if one.possible]
-    shown = day_view(day, workup.limits)
+    found += [
+        f"{one.label} {one.says}" for one in rhythm_views(day, workup.case.person) if one.possible
+    ]
+    shown = day_view(day, workup.case.person)
     found += [shown.says, *shown.tips, *(one.label for one in shown.spells)]
     found += [one.says for one in shown.weeks]
     found += [f"{one.label}: {one.both}" for one in workup.moves]
@@ -91,7 +93,7 @@ def against(workup):
     said = told(workup)
     return [
         (limit.id, text)
-        for limit in workup.limits.in_force
+        for limit in workup.case.person.in_force
         for text in said
         if limit.id in NEVER and re.search(NEVER[limit.id], text, re.IGNORECASE)
     ]
@@ -120,13 +122,13 @@ def test_every_limit_keeps_something_out_that_would_be_said_without_it(visits):
 
 def test_no_sentence_or_plan_goes_against_a_limit(visits):
     draw = Random(SEED)
-    sets = [(id,) for id in PRECAUTIONS]
+    sets: list[tuple[str, ...]] = [(id,) for id in PRECAUTIONS]
     sets += draw.sample([*combinations(PRECAUTIONS, 2)], 10)
     sets += [tuple(draw.sample([*PRECAUTIONS], draw.randint(3, 7))) for _ in range(6)]
     for held in sets:
         name = draw.choice(CLIENTS)
         workup = worked(visits[name] | cared(*held))
-        limits = workup.limits
+        limits = workup.case.person
         assert against(workup) == [], (name, held)
         longest = 1440 if limits.longest_stand is None else limits.longest_stand
         for rhythm in rhythm_views(workup.day, limits):
@@ -150,13 +152,13 @@ def test_the_workplace_reads_what_is_left_undone_and_never_why(visits):
         workup = work_up(snapshot, "cm", plans=True)
         papers = papers_of(practice, snapshot, workup, "cm")
         paper, theirs = papers.client, papers.workplace
-        assert theirs.limits == list(workup.limits.at_work)
+        assert theirs.limits == list(workup.case.person.at_work)
         words = theirs.model_dump_json().lower()
         for part in re.split(r"[ ,]+", care.label.lower()):
             named = part in ("wheelchair", "pregnancy", "surgery", "dizziness", "osteoporosis")
             assert not (named and part in words), (id, part)
         lines = " ".join(paper.limits)
-        said = [LIMITS[one.id].says.rstrip(".") for one in workup.limits.in_force]
+        said = [LIMITS[one.id].says.rstrip(".") for one in workup.case.person.in_force]
         assert said
         assert all(lines.count(one) == 1 for one in said), id
         assert care.label.lower() in lines
@@ -186,7 +188,7 @@ def test_a_clinician_sets_a_limit_to_a_figure_from_a_day_and_everything_keeps_to
         "ask.care.pregnancy.hip_open.figure": 110.0,
     }
     workup = worked(here | said)
-    limits = workup.limits
+    limits = workup.case.person
     assert (limits.stands, limits.longest_stand, limits.standing_an_hour) == (True, 8.0, 8.0)
     assert limits.least_hip == 110.0
     assert workup.result.standing.possible
@@ -198,7 +200,7 @@ def test_a_clinician_sets_a_limit_to_a_figure_from_a_day_and_everything_keeps_to
         key: (today + timedelta(days=3)).isoformat() for key in said if key.endswith("_on")
     }
     waiting = worked(here | later)
-    assert (waiting.limits.stands, waiting.limits.least_hip) == (False, 100.0)
+    assert (waiting.case.person.stands, waiting.case.person.least_hip) == (False, 100.0)
     views = [one for care in waiting.cares for one in care.limits if one.clears]
     assert ["8\N{NO-BREAK SPACE}min" in views[0].clears, "110" in views[1].clears] == [True, True]
     alone = here | {key: value for key, value in said.items() if key.endswith("figure")}

@@ -4,7 +4,7 @@ from dataclasses import replace
 
 import pytest
 
-from generated_visits import SEED, visit_values
+from generated_visits import visit_values
 from gentle_plumb.core.findings import Facts, findings
 from gentle_plumb.core.fit import fit, notes_in
 from gentle_plumb.core.photo import Photo, read_photo
@@ -14,6 +14,7 @@ from gentle_plumb.core.record import Record
 from gentle_plumb.core.what_if import VisitInput, analyse_visit
 from gentle_plumb.core.workstation import Item, Screen, SideScreen, Span
 from gentle_plumb.core.workstation.kinds import AspectRatio
+from seeds import SEED
 from strategies import mean_body, usual_case
 
 

@@ -11,7 +11,7 @@ from reference_cases import PAGE, REFERENCES, page, plans_of, worked
 def test_the_program_says_what_a_practitioner_would(one):
     work = worked(one)
     for key, at in one.set.items():
-        setting = work.through.states["seated", key].setting
+        setting = work.analysis.states["seated", key].setting
         assert setting == pytest.approx(at * 10, abs=1), key
     plans = plans_of(work)
     for tier, ids in one.plans.items():
@@ -25,7 +25,7 @@ def test_the_program_says_what_a_practitioner_would(one):
 
 
 def test_two_equal_screens_stand_side_by_side():
-    pair = worked(next(one for one in REFERENCES if one.id == "P")).through.states
+    pair = worked(next(one for one in REFERENCES if one.id == "P")).analysis.states
     main, second = (pair["seated", f"{id}_bearing"].setting for id in ("screen", "screen2"))
     assert (round(main), round(second)) == (-22, 22)
 
@@ -33,7 +33,7 @@ def test_two_equal_screens_stand_side_by_side():
 def test_the_mouse_of_the_only_hand_lies_beyond_the_letters_before_its_shoulder():
     one = next(one for one in REFERENCES if one.id == "A")
     left = replace(one, values=one.values | {"ask.mouse_hand": "left", "look.found.mouse": None})
-    row = worked(left).through.result.row("seated", "mouse")
+    row = worked(left).analysis.result.row("seated", "mouse")
     assert row.setting == pytest.approx(
         150 + 190 + 45
     )  # keyboard's edge, half the shoulders, mouse

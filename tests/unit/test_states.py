@@ -4,13 +4,14 @@ from random import Random
 
 import pytest
 
-from generated_visits import SEED, visit_values
+from generated_visits import visit_values
 from gentle_plumb.core.record import fields
 from gentle_plumb.core.states import LEFT_ALONE, NOT_THERE, Known, StateKind
 from gentle_plumb.services.papers import papers_of, target_card
 from gentle_plumb.services.workup import work_up
 from plain_visit import PLAIN, PRACTICE, papers, snapshot, state, worked
 from plumb_demo.load import full_visit
+from seeds import SEED
 from workstations import room
 
 
@@ -54,8 +55,8 @@ PILES = {**room(ream=(5.0, 3), book=(3.0, 2)), "look.support.footrest": "no", "w
 def under_the_feet(workup):
     """What Set, the plan that was taken and the comparison of plans say is under the feet: one thing."""
     (step,) = (one.text for one in workup.actions if one.id == "add.feet_stack")
-    (taken,) = workup.through.chosen_plan().added
-    compared = workup.through.plans().plan("room").added
+    (taken,) = workup.analysis.chosen_plan().added
+    compared = workup.analysis.plans().plan("room").added
     assert (taken.label, taken.height) in [(one.label, one.height) for one in compared]
     assert taken.label in step
     assert state(workup, "footrest").setting == taken.height
@@ -114,7 +115,7 @@ LOCKED = said_on(
 def test_nothing_stopped_or_locked_is_a_number_to_keep_on_any_paper():
     start = worked(PLAIN)
     aims = {
-        key: start.through.rows("cm")[0] and state(start, key).setting
+        key: start.analysis.rows("cm")[0] and state(start, key).setting
         for key in ("mouse", "screen_top")
     }
     tried = {"set.seated.mouse": aims["mouse"], **STOPPED, **LOCKED}
@@ -157,11 +158,11 @@ def test_a_footrest_that_is_here_is_used_though_its_range_is_not_recorded():
     assert not any(one.id.startswith("add.") for one in here.actions)
     (step,) = (one for one in here.actions if one.id == "set.seated.footrest")
     assert "its range is not recorded" in step.text
-    assert any("everyday one is assumed" in note for note in here.through.result.notes)
+    assert any("everyday one is assumed" in note for note in here.analysis.result.notes)
     known = {"look.footrest.height_min": 60.0, "look.footrest.height_max": 80.0}
     low = worked(PLAIN, **{"look.support.footrest": "yes", **known})
     assert any(one.id == "add.feet_to_find" for one in low.actions)  # 8 cm don't do
-    assert not any("everyday one is assumed" in note for note in low.through.result.notes)
+    assert not any("everyday one is assumed" in note for note in low.analysis.result.notes)
 
 
 def test_a_limit_of_the_person_is_part_of_the_band_and_makes_a_step():
@@ -190,7 +191,7 @@ WORDS = ("", "", "set", "set", "aimed", "else", "hurts", "hurts_typed", "locked"
 def course(draw, workup):
     """What somebody says and types going through Set: set, hurts, locked, declined, re-measured, or nothing."""
     typed = {}
-    for (posture, key), one in workup.through.states.items():
+    for (posture, key), one in workup.analysis.states.items():
         if one.setting is None or one.quantity.unit == "%":
             continue
         step, what = (f"set-{posture}-{key}", draw.choice(WORDS))
@@ -239,7 +240,7 @@ def test_every_number_of_every_paper_is_that_of_the_state(seed):
         assert (other.before, other.state) == (row.before, row.state)
         assert other.setting in (row.setting, "–")
         assert other.after in (row.after, "Left as it was")
-    hip = workup.through.stands.seated.joint("hip") if workup.case.sits else None
+    hip = workup.analysis.stands.seated.joint("hip") if workup.case.sits else None
     least = workup.case.person.least_hip
     said = [one.unmet for care in workup.cares for one in care.limits if one.unmet]
     if least and hip is not None and hip.angle is not None:
@@ -257,14 +258,14 @@ def test_every_number_of_every_paper_is_that_of_the_state(seed):
             assert word == became.word
     alone = {
         f"set.{posture}.{key}"
-        for (posture, key), one in workup.through.states.items()
+        for (posture, key), one in workup.analysis.states.items()
         if one.kind in LEFT_ALONE
     }
     assert alone.isdisjoint(one.id for one in made.client.first)
     assert alone.isdisjoint(
         one.id for one in (*made.client.done, *made.record.actions) if one.state in ("open", "done")
     )
-    for one in workup.through.states.values():
+    for one in workup.analysis.states.values():
         if one.kind == StateKind.SET and one.stands is not None:
             assert one.known in {Known.MEASURED, Known.UNMEASURED}
     card = target_card(PRACTICE, [(snapshot({}), workup)], "cm").people[0].lines
@@ -294,7 +295,7 @@ def test_who_has_to_rise_safely_gets_the_lower_of_two_seats_that_serve_alike():
     assert state(dizzy, "seat").setting < state(plain, "seat").setting + 1
     assert state(dizzy, "seat").setting < 490
     for workup in (plain, dizzy):
-        seat = workup.through.result.row("seated", "seat")
+        seat = workup.analysis.result.row("seated", "seat")
         texts = [one.text for one in seat.limits]
         if seat.setting == seat.found:
             assert not any("served best" in text for text in texts)
@@ -380,7 +381,7 @@ def test_a_second_place_speaks_from_states_of_its_own(seed):
     main = work_up(opened, "cm")
     made = papers_of(PRACTICE, opened, main, "cm")
     second = work_up(opened, "cm", body=False, place=at)
-    assert {one.place for one in second.through.states.values()} == {at}
+    assert {one.place for one in second.analysis.states.values()} == {at}
     rows = {(one.posture, one.label): one.became for one in second.rows}
     (paper,) = made.record.places
     assert paper.table
@@ -389,7 +390,7 @@ def test_a_second_place_speaks_from_states_of_its_own(seed):
         assert row.state == became.kind
         if became.kind in {*LEFT_ALONE, *NOT_THERE, StateKind.TARGET}:
             assert not any(letter.isdigit() for letter in row.after)
-    before = {key: one.kind for key, one in work_up(snapshot(both), "cm").through.states.items()}
+    before = {key: one.kind for key, one in work_up(snapshot(both), "cm").analysis.states.items()}
     assert {
-        key: one.kind for key, one in main.through.states.items()
+        key: one.kind for key, one in main.analysis.states.items()
     } == before  # the main place is not moved

@@ -37,7 +37,7 @@ def card_of(name, unit, **more):
 def read_back(card):
     png = typst.compile(
         str(HERE / "card.typ"),
-        font_paths=[HERE / "fonts"],
+        font_paths=[str(HERE / "fonts")],
         ignore_system_fonts=True,
         sys_inputs=card_inputs(card),
         format="png",

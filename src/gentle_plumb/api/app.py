@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from functools import partial
 from mimetypes import guess_type
 from pathlib import Path
 
@@ -10,34 +11,16 @@ from fastapi.responses import FileResponse
 from starlette.middleware.gzip import GZipMiddleware
 
 from ..config import VERSION
+from ..routes.every import EVERY_ROUTE
+from ..routes.services import Services
 from ..schemas.problem import Problem
-from .access_routes import access_router, door_router
-from .account_routes import account_router, public
-from .archive_routes import archive_router
-from .bulk_routes import bulk_router
-from .dependencies import Services
-from .desk_routes import desk_router
-from .device_routes import device_router
-from .edge import BodyLimit, Failures, Patience, RequestIds, SecurityHeaders
-from .keeping_routes import keeping_router
-from .link_routes import link_router
-from .measuring_routes import measuring_router
+from .description import describe
 from .metrics import Measured, metrics_router
-from .own_routes import own_router
+from .middleware import ErrorHandling, RequestIds, SecurityHeaders
 from .problems import add_handlers, answer
-from .report_routes import report_router
-from .routes import router
-from .trail_routes import trail_router
-from .work_routes import work_router
+from .registering import router_of
 
-STREAMED = {
-    "/api/clients/archive": "",
-    "/api/bulk/import": "",
-    "/api/visits/": "/photos/",
-    "/api/own/photos": "",
-    "/api/exchange": "",
-}
-"""Calls whose body is read by their route, after it has asked who sends it."""
+ROUTER = router_of(EVERY_ROUTE)
 
 
 def make_app(services: Services, page: Path | None = None) -> FastAPI:
@@ -58,32 +41,16 @@ def make_app(services: Services, page: Path | None = None) -> FastAPI:
         openapi_url=None,
         separate_input_output_schemas=False,
     )
+    app.openapi = partial(describe, app)  # type: ignore[method-assign]
     app.state.services = services
     # the last added is the first to see a call
     app.add_middleware(GZipMiddleware, minimum_size=1000, compresslevel=1)
-    app.add_middleware(BodyLimit, streamed=STREAMED)
-    app.add_middleware(Failures)
-    app.add_middleware(Patience)
+    app.add_middleware(ErrorHandling)
     app.add_middleware(Measured)
     app.add_middleware(SecurityHeaders)
     app.add_middleware(RequestIds)
     add_handlers(app)
-    app.include_router(public)
-    app.include_router(account_router)
-    app.include_router(door_router)
-    app.include_router(access_router)
-    app.include_router(keeping_router)
-    app.include_router(bulk_router)
-    app.include_router(router)
-    app.include_router(report_router)
-    app.include_router(measuring_router)
-    app.include_router(work_router)
-    app.include_router(desk_router)
-    app.include_router(device_router)
-    app.include_router(archive_router)
-    app.include_router(own_router)
-    app.include_router(link_router)
-    app.include_router(trail_router)
+    app.include_router(ROUTER)
     app.include_router(metrics_router)
     if page is not None:
         _serve_page(app, page.resolve())

@@ -18,12 +18,11 @@ from prometheus_client import (
 )
 from prometheus_client.core import GaugeMetricFamily
 from prometheus_client.multiprocess import MultiProcessCollector
-from sqlalchemy.pool import QueuePool
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from ..services.spent import counting
-from .auth import With
-from .told import CallLog
+from .auth import services_of
+from .request_log import RequestLog
 
 metrics_router = APIRouter(prefix="/api", tags=["operation"])
 SEVERAL = "PROMETHEUS_MULTIPROC_DIR"
@@ -53,10 +52,10 @@ POOL_SIZE = Gauge(
 
 
 class Measured:
-    """Counts each call by its route's own path, which names nobody, and times it; the log is told what is slow."""
+    """Counts each call by its route's own path, which names nobody, and times it; the log is told of it."""
 
     def __init__(self, app: ASGIApp) -> None:
-        self.app, self._log = app, CallLog()
+        self.app, self._log = app, RequestLog()
 
     async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
         if scope["type"] != "http":
@@ -88,15 +87,16 @@ class Measured:
 def _look_at_pool(scope: Scope) -> None:
     """Note how many connections others hold just now; the call's own is back by then."""
     app = scope.get("app")
-    pool = app.state.services.engine.pool if app is not None else None
-    if isinstance(pool, QueuePool):
+    pool = app.state.services.database.pool() if app is not None else None
+    if pool is not None:
         POOL.set(pool.checkedout())
         POOL_SIZE.set(pool.size())
 
 
 @metrics_router.get("/metrics", include_in_schema=False)
-def metrics(request: Request, services: With) -> Response:
+def metrics(request: Request) -> Response:
     """Every figure as text, for who brings the token of the settings; there is no such page without one."""
+    services = services_of(request)
     token = services.metrics_token
     given = request.headers.get("authorization", "").removeprefix("Bearer ")
     if not token or not hmac.compare_digest(given.encode(), token.encode()):

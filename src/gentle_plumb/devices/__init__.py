@@ -4,12 +4,3 @@ from .desk import SocketDesk
 from .length import SocketInstrument
 from .light_meter import SocketLightMeter
 from .mail import FolderInbox, SmtpMail, SmtpSettings
-
-__all__ = [
-    "FolderInbox",
-    "SmtpMail",
-    "SmtpSettings",
-    "SocketDesk",
-    "SocketInstrument",
-    "SocketLightMeter",
-]

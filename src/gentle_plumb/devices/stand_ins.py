@@ -26,7 +26,7 @@ from .light_stand_in import LightStandIn
 from .mail_stand_in import MailStandIn, start_mail_server
 
 Bodies = dict[str, dict[str, float]]
-STEP_MM = {"mm": 1.0, "cm": 1.0, "in": 25.4 / 16}
+STEP_MM = {"mm": 1.0, "cm": 1.0, "in": MM_PER["in"] / 16}
 """What one step of the display is in each unit, mm: tenths of a cm, sixteenths of an inch shown
 as decimals. House value."""
 SLIPS = 0.04

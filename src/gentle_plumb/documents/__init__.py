@@ -6,14 +6,3 @@ from .client_archive import ZipArchives
 from .image_processor import PillowImageProcessor
 from .open_files import PaperFiles
 from .report_pdf import TypstPdfRenderer
-
-__all__ = [
-    "CaseDocument",
-    "PaperFiles",
-    "PillowImageProcessor",
-    "TypstPdfRenderer",
-    "ZipArchives",
-    "case_schema",
-    "result_document",
-    "result_schema",
-]

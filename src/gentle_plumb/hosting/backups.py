@@ -13,7 +13,7 @@ from contextlib import suppress
 from dataclasses import dataclass
 from datetime import datetime, timedelta
 from pathlib import Path
-from typing import IO, Protocol
+from typing import IO
 
 import pyrage
 from pyrage import x25519
@@ -38,10 +38,6 @@ class Backup:
     path: Path
     size: int
     sha256: str
-
-
-class _Reads(Protocol):
-    def read(self, size: int = -1, /) -> bytes: ...
 
 
 class _Counted:

@@ -39,9 +39,9 @@ from ..storage import (
     seal_what_is_open,
     secrets_in,
 )
-from ..storage.models import ClientRow, PracticeRow
 from ..storage.queue import DROP_QUEUE
 from ..storage.roles import role_of
+from ..storage.tables import CLIENT, PRACTICE
 from .postgres import Addresses, Cluster, PostgresTrouble, free_port, port_taken
 from .processes import end_with_parent, watched
 from .quiet import be_quiet
@@ -158,7 +158,7 @@ def _seal_second_factors(engine: Engine, say: Say) -> None:
 
 def _load_demo(engine: Engine, say: Say) -> None:
     with Db(engine) as db:
-        empty = db.scalar(select(PracticeRow.id).limit(1)) is None
+        empty = db.scalar(select(PRACTICE.c.id).limit(1)) is None
     if empty:
         from plumb_demo import load_demo
 
@@ -177,10 +177,10 @@ def _load_demo(engine: Engine, say: Say) -> None:
 
 def erase(engine: Engine) -> None:
     """Drop everything of ours: for ``--fresh`` only."""
-    from ..storage.models import Base
+    from ..storage.tables import METADATA
 
     with engine.begin() as connection:
-        Base.metadata.drop_all(connection)
+        METADATA.drop_all(connection)
         connection.exec_driver_sql("drop table if exists alembic_version")
         connection.exec_driver_sql("drop function if exists trail_is_added_to_only()")
         connection.exec_driver_sql(DROP_QUEUE.replace("%", "%%"))
@@ -256,7 +256,7 @@ def demo_bodies(url: str) -> dict[str, dict[str, float]]:
     engine = make_engine(url, pool_size=1)
     try:
         with Db(engine) as db:
-            clients = list(db.execute(select(ClientRow.id, ClientRow.name)))
+            clients = list(db.execute(select(CLIENT.c.id, CLIENT.c.name)))
     finally:
         engine.dispose()
     known = {client.name: body_of(client) for client in DEMO_CLIENTS}

@@ -9,7 +9,7 @@ from sqlalchemy import Engine, select
 from ..mailing import now
 from ..services.trail import TrailService
 from ..storage import SqlTrail
-from ..storage.models import PracticeRow
+from ..storage.tables import PRACTICE
 
 LEAST_DIGITS = 8
 """So many digits of a digest tell a line. House value."""
@@ -32,7 +32,7 @@ def verify_trail(engine: Engine, heads: dict[str, int], say: Callable[[str], Non
     """Check every practice's trail, and look for the lines in ``heads``; whether all of it holds."""
     trail, whole = SqlTrail(engine), True
     with engine.connect() as connection:
-        practices = connection.execute(select(PracticeRow.id, PracticeRow.name))
+        practices = connection.execute(select(PRACTICE.c.id, PRACTICE.c.name))
         names = {row.id: row.name for row in practices}
     for practice_id, count, broken, end in TrailService(trail, now).check():
         name = names.get(practice_id, "A practice that is gone")

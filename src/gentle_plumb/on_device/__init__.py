@@ -2,5 +2,3 @@
 
 from .records import DeviceRecords
 from .session import DeviceSession
-
-__all__ = ["DeviceRecords", "DeviceSession"]

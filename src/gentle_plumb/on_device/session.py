@@ -3,27 +3,36 @@
 from __future__ import annotations
 
 import json
+import re
 from collections.abc import Mapping
 from datetime import UTC, datetime
 from typing import Any
-from uuid import UUID
 
 from pydantic import BaseModel, TypeAdapter, ValidationError
 
 from ..core.errors import FieldError
-from ..schemas import ClientIn, ClientOut
+from ..routes.route import Caller, Drawing, Route
+from ..routes.visits import VISIT_ROUTES
 from ..schemas.problem import Problem, problem_of, problem_of_field
+from ..services.drafts import DraftService
 from ..services.errors import NeedsServer, NotFound, ServiceError
 from ..services.follow_ups import FollowUpService
-from ..services.models import Belongings, Client, TakenVisit
+from ..services.models import Belongings, Client, ClientView, TakenVisit
 from ..services.reports import ReportService
+from ..services.visit_reuse import VisitReuse
 from ..services.visits import VisitService
+from .photos import ADD_PHOTO, DevicePhotos, DeviceServices
 from .press import NoFiles, NoPress
 from .records import DeviceRecords
-from .visit_requests import VISIT_REQUESTS, Services, written
 
 _BELONGINGS = TypeAdapter(Belongings)
 _TAKEN = TypeAdapter(TakenVisit)
+ROUTES: tuple[tuple[re.Pattern[str], Route], ...] = tuple(
+    (re.compile(re.sub(r"\{(\w+)\}", r"(?P<\1>[^/]+)", f"{route.method} {route.path}")), route)
+    for route in (*VISIT_ROUTES, ADD_PHOTO)
+    if route.offline
+)
+"""What is answered without network, by method and path."""
 
 
 class Asked(BaseModel):
@@ -36,7 +45,7 @@ class Asked(BaseModel):
     path: str
     query: dict[str, Any] = {}
     body: dict[str, Any] | None = None
-    client: ClientOut | None = None
+    client: ClientView | None = None
 
 
 def now() -> datetime:
@@ -56,22 +65,24 @@ class DeviceSession:
 
     def __init__(self, belongings: str) -> None:
         mine = _BELONGINGS.validate_json(belongings)
-        self._mine = mine
         self._records = DeviceRecords(lambda _: mine.member.name)
         self._records.tables = {one.id: one for one in mine.tables}
         self._records.lists = {one.id: one for one in mine.lists}
         self._records.prices = mine.practice.prices
         visits = VisitService(
-            self._records, now, lambda _: dict(mine.errors), lambda _: dict(mine.policies)
+            self._records,
+            now,
+            lambda _: dict(mine.errors),
+            lambda _: dict(mine.policies),
+            reuse=VisitReuse(most=1, later=None),  # the visit that is open, on its own device
         )
-        self._services = Services(
-            member=mine.member,
-            practice=mine.practice,
-            records=self._records,
+        self._who = Caller(member=mine.member, practice=mine.practice)
+        self._services = DeviceServices(
             visits=visits,
+            drafts=DraftService(self._records, now),
             follow_ups=FollowUpService(self._records, visits, now),
             reports=ReportService(self._records, visits, NoPress(), now, NoFiles()),
-            clock=now,
+            photos=DevicePhotos(self._records, now),
         )
 
     def take(self, visit: str) -> None:
@@ -104,39 +115,44 @@ class DeviceSession:
             )
 
     def _done(self, asked: Asked) -> tuple[int, str]:
-        parts = asked.path.strip("/").split("/")
-        if parts == ["clients"] and asked.method == "POST":
-            given = ClientIn.model_validate(asked.body)
-            made = self._services.visits.add_client(self._mine.member, **given.model_dump())
-            return 201, written(ClientOut.of(made))
         self._know(asked.client)
-        kind = (asked.method, "/".join("*" if _is_id(part) else part for part in parts))
-        handler = VISIT_REQUESTS.get(kind)
-        if handler is None:
-            raise NeedsServer("This needs the server. It can be done once the network is back.")
-        ids = tuple(UUID(part) for part in parts if _is_id(part))
-        return handler(self._services, ids, _without_none(asked.query), asked.body)
+        target = f"{asked.method} /{asked.path.strip('/')}"
+        for pattern, route in ROUTES:
+            found = pattern.fullmatch(target)
+            if found is not None:
+                return self._handled(route, asked, found.groupdict())
+        raise NeedsServer("This needs the server. It can be done once the network is back.")
 
-    def _know(self, client: ClientOut | None) -> None:
+    def _handled(self, route: Route, asked: Asked, path: Mapping[str, str]) -> tuple[int, str]:
+        route.needs.require(self._who.member)
+        query = {name: value for name, value in asked.query.items() if value is not None}
+        given: dict[str, Any] = {}
+        for name, parameter in route.parameters.items():
+            if parameter.source == "services":
+                given[name] = self._services
+            elif parameter.source == "caller":
+                given[name] = self._who
+            elif parameter.source == "path":
+                given[name] = parameter.read(path[name])
+            elif parameter.source == "body":
+                given[name] = parameter.read(asked.body)
+            elif parameter.is_model:
+                given[name] = parameter.read(query)
+            elif name in query:
+                given[name] = parameter.read(query[name])
+        answer = route.handler(**given)
+        if isinstance(answer, Drawing):
+            answer = answer.draw()
+        return route.status, route.written(answer).decode()
+
+    def _know(self, client: ClientView | None) -> None:
         if client is None:
             return
+        practice_id = self._who.practice.id
         try:
-            self._records.client(self._mine.practice.id, client.id)
+            self._records.client(practice_id, client.id)
         except NotFound:
-            facts = client.model_dump(exclude={"last_visit", "follow_up"})
-            self._records.add_client(Client(practice_id=self._mine.practice.id, **facts))
-
-
-def _without_none(query: Mapping[str, Any]) -> dict[str, Any]:
-    return {name: value for name, value in query.items() if value is not None}
-
-
-def _is_id(part: str) -> bool:
-    try:
-        UUID(part)
-    except ValueError:
-        return False
-    return True
+            self._records.add_client(Client(practice_id=practice_id, **vars(client)))
 
 
 def _problem(problem: Problem) -> tuple[int, str]:

@@ -1,26 +1,19 @@
-"""Shapes of the client's own page and of what a practitioner does with it."""
+"""What is asked on the client's own page, and about it."""
 
 from __future__ import annotations
 
+from dataclasses import dataclass
 from typing import Annotated, Literal
 from uuid import UUID
 
-from pydantic import BaseModel, Field
+from pydantic import Field
 
 from ..core.drawing import Ink, Mark
 from ..core.intake import Region
 from ..core.own_page import Level
 from ..core.units import LengthUnit
-from ..services.models import Direction, LinkKind, MessageCatalogue
-from ..services.own_page import ENGLISH, LinkView
+from ..services.models import LinkKind
 from .common import RequestModel
-
-
-class OwnDoor(RequestModel):
-    """What opens a client's page: the end of the link, and the code."""
-
-    token: Annotated[str, Field(min_length=1, max_length=100)]
-    code: Annotated[str, Field(min_length=1, max_length=20)]
 
 
 class OwnKnock(RequestModel):
@@ -29,7 +22,14 @@ class OwnKnock(RequestModel):
     token: Annotated[str, Field(min_length=1, max_length=100)]
 
 
-class OwnMap(BaseModel):
+class OwnDoor(OwnKnock):
+    """What opens a client's page: the end of the link, and the code."""
+
+    code: Annotated[str, Field(min_length=1, max_length=20)]
+
+
+@dataclass(frozen=True, kw_only=True)
+class OwnMap:
     """The body to tap on, front and back, and the inks of every drawing."""
 
     width: float
@@ -46,7 +46,7 @@ class Agreement(RequestModel):
     yes: bool
 
 
-class OwnAnswerIn(RequestModel):
+class OwnAnswer(RequestModel):
     """An answer, as typed or tapped, upon the version that was seen; ``id`` is made by the page, once a change."""
 
     id: UUID
@@ -56,15 +56,7 @@ class OwnAnswerIn(RequestModel):
     unit: LengthUnit = "cm"
 
 
-class OwnAnswerOut(BaseModel):
-    """An answer as it is held."""
-
-    question: str
-    typed: str
-    version: int
-
-
-class LinkIn(RequestModel):
+class NewLink(RequestModel):
     """A link to be made for a visit's client; ``days`` it works, the usual where it is not said."""
 
     visit_id: UUID
@@ -73,54 +65,14 @@ class LinkIn(RequestModel):
     days: Annotated[int | None, Field(ge=-1000, le=100000)] = None
 
 
-class MadeLinkOut(BaseModel):
-    """A link with its code, told this once; ``url`` is the whole address."""
-
-    link: LinkView
-    code: str
-    url: str
-
-
-class DecisionIn(RequestModel):
+class Decision(RequestModel):
     """What a practitioner decides on a client's answers."""
 
     level: Level
     note: Annotated[str, Field(max_length=4000)] = ""
 
 
-class TakeOverIn(RequestModel):
+class TakeOver(RequestModel):
     """The visit that answers are taken over into."""
 
     visit_id: UUID
-
-
-class LanguageOut(BaseModel):
-    """A language of the client's page; ``open`` counts the messages that it leaves in English."""
-
-    language: str
-    name: str
-    direction: Direction
-    open: int
-
-    @classmethod
-    def of(cls, held: MessageCatalogue) -> LanguageOut:
-        """Return how a catalogue is listed."""
-        left = ENGLISH.messages.keys() - held.messages.keys()
-        return cls(language=held.language, name=held.name, direction=held.direction, open=len(left))
-
-
-class LanguageFile(BaseModel):
-    """A language as a file: to be translated, and added again."""
-
-    language: str
-    name: str
-    direction: Direction
-    messages: dict[str, str]
-
-
-class InboxLetter(BaseModel):
-    """A mail that arrived at the simulated mail server."""
-
-    to: str
-    subject: str
-    text: str

@@ -55,6 +55,7 @@ _STATUS: dict[type[service.ServiceError], tuple[int, str]] = {
     service.Withheld: (403, "withheld"),
     service.BadPicture: (422, "bad-picture"),
     service.NoAnswer: (503, "no-answer"),
+    service.OtherSchema: (503, "other-schema"),
     service.NeedsServer: (503, "needs-server"),
     service.MailTrouble: (503, "no-answer"),
     service.MailRefused: (422, "mail-refused"),
@@ -87,9 +88,7 @@ def problem_of(error: service.ServiceError) -> Problem:
     if isinstance(error, service.Stale):
         problem.current = _PLAIN.dump_python(error.current, mode="json")
     if isinstance(error, service.BadFile):
-        problem.lines = [
-            {"line": line, "field": field, "reason": reason} for line, field, reason in error.lines
-        ]
+        problem.lines = [{**vars(line)} for line in error.lines]
     if isinstance(error, service.NeedsConsent):
         problem.field, problem.consent = error.field, error.consent
     if isinstance(error, service.BadPicture):

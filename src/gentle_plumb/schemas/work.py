@@ -2,83 +2,33 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
+from dataclasses import dataclass
 from typing import Annotated, Any, Literal
-from uuid import UUID
 
-from pydantic import BaseModel, Field, StringConstraints
+from pydantic import Field, StringConstraints
 
 from ..core.drawing import SceneRequest
-from ..core.presentation import StackView
+from ..core.policy import PolicyQuestion
 from ..core.units import LengthUnit
 from ..core.what_if import WhatIfRequest
-from ..services.models import StoredRuleSet
-from .common import Name, New, PlaceId, RequestModel
+from ..services.models import RuleSetView
+from .common import PlaceId, RequestModel
 
-Id = Annotated[str, StringConstraints(max_length=60)]
 Path = Annotated[str, StringConstraints(max_length=200)]
 Typed = Annotated[str, StringConstraints(max_length=200)]
 Tries = Annotated[dict[Path, Typed], Field(max_length=200)]
 
 
-class PolicyOptionOut(BaseModel):
-    """One position, and why its followers hold it."""
+@dataclass(frozen=True, kw_only=True)
+class HouseRules:
+    """Every question on which practitioners disagree, and the practice's bundles."""
 
-    id: str
-    label: str
-    why: str
-
-
-class PolicyQuestionOut(BaseModel):
-    """One question on which practitioners disagree."""
-
-    id: str
-    label: str
-    default: str
-    standing: bool
-    positions: list[PolicyOptionOut]
+    questions: list[PolicyQuestion]
+    bundles: Sequence[RuleSetView]
 
 
-class RuleSetFacts(RequestModel):
-    """What a bundle of positions is."""
-
-    name: Name
-    choices: Annotated[dict[Id, Id], Field(max_length=60)]
-    is_default: bool = False
-
-
-class RuleSetIn(New, RuleSetFacts):
-    """A bundle of positions to be kept."""
-
-
-class RuleSetChange(RuleSetFacts):
-    """A bundle changed upon its version."""
-
-    version: Annotated[int, Field(ge=1, le=2_000_000_000)]
-
-
-class RuleSetOut(BaseModel):
-    """A kept bundle."""
-
-    id: UUID
-    name: str
-    choices: dict[str, str]
-    is_default: bool
-    version: int
-
-    @classmethod
-    def of(cls, kept: StoredRuleSet) -> RuleSetOut:
-        """From the record."""
-        return cls(**{name: getattr(kept, name) for name in cls.model_fields})
-
-
-class HouseRules(BaseModel):
-    """Every question, and the practice's bundles."""
-
-    questions: list[PolicyQuestionOut]
-    bundles: list[RuleSetOut]
-
-
-class SceneIn(RequestModel):
+class SceneOptions(RequestModel):
     """How a try is drawn."""
 
     width: Annotated[float, Field(ge=240, le=4000)] = 860
@@ -89,12 +39,12 @@ class SceneIn(RequestModel):
     grips: bool = False
 
 
-class TrialIn(RequestModel):
+class WhatIf(RequestModel):
     """What is tried: texts by field; against what else it is held."""
 
     tries: Tries
     unit: LengthUnit = "cm"
-    scene: SceneIn = SceneIn()
+    scene: SceneOptions = SceneOptions()
     against: Tries | None = None
     behind: bool = False
     plans: bool = False
@@ -121,24 +71,10 @@ class DayQuery(PlaceQuery):
     width: Annotated[float, Field(ge=240, le=4000)] = 900
 
 
-class StackIn(RequestModel):
+class StackRequest(RequestModel):
     """A lift that is wanted from what is at hand."""
 
     wanted: Annotated[str, StringConstraints(max_length=60)]
     use: Literal["feet", "screen", "keys", "laptop"]
     unit: LengthUnit = "cm"
     place: PlaceId = "main"
-
-
-class StackOut(BaseModel):
-    """The best stack: its pieces, its height with its error, and what it is short of."""
-
-    text: str | None
-    height: str | None
-    short: str | None
-    warning: str
-
-    @classmethod
-    def of(cls, found: StackView) -> StackOut:
-        """From the best stack in words."""
-        return cls(text=found.text, height=found.height, short=found.short, warning=found.warning)

@@ -2,16 +2,16 @@
 
 from __future__ import annotations
 
-from collections.abc import Collection, Sequence
-from datetime import datetime, timedelta
+from collections.abc import Collection
+from datetime import datetime
 from typing import Protocol
 from uuid import UUID
 
 from .models import Member, Practice, Session
-from .throttle import Counted
+from .throttle import AttemptStore
 
 
-class Accounts(Protocol):
+class Accounts(AttemptStore, Protocol):
     """Practices, members and sessions."""
 
     def practice(self, practice_id: UUID) -> Practice: ...
@@ -41,15 +41,6 @@ class Accounts(Protocol):
 
     def remove_member(self, practice_id: UUID, member_id: UUID, now: datetime) -> None:
         """End sessions and browsers, free the address; the name stays. Raises NotFound."""
-
-    def count_try(self, counted: Sequence[Counted], now: datetime) -> timedelta:
-        """Count a try to sign in by all of these, or none; how long it has to wait (then none).
-
-        Tries that come at once are counted one after the other.
-        """
-
-    def take_back_try(self, counted: Sequence[Counted]) -> None:
-        """The try was right: it leaves no trace, and what counted one address by sender is gone."""
 
     def knows_browser(self, token_hash: bytes, member_id: UUID, now: datetime) -> bool: ...
     def remember_browser(self, token_hash: bytes, member_id: UUID, until: datetime) -> None: ...

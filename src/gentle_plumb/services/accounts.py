@@ -12,12 +12,12 @@ from uuid import UUID, uuid4
 from pwdlib import PasswordHash
 
 from .account_ports import Accounts, Secrets
-from .errors import LockedOut, NotAllowed, NotFound, NotSignedIn, SessionLocked, WrongPassword
-from .models import WRITERS, Member, Practice, Role, Session
+from .errors import NotAllowed, NotFound, NotSignedIn, SessionLocked, WrongPassword
+from .models import WRITERS, Member, Practice, Role, Session, SessionView, view_of
 from .passwords import check_password
 from .ports import Clock
 from .second_factor import SecondFactors
-from .throttle import counted_by
+from .throttle import Attempts
 
 SESSION_LENGTH = timedelta(hours=12)
 KNOWN_FOR = timedelta(days=400)
@@ -82,8 +82,8 @@ class AccountService:
         self,
         email: str,
         password: str,
+        attempts: Attempts,
         *,
-        sender: str = "",
         known: str | None = None,
         browser: str = "",
         code: str = "",
@@ -93,8 +93,8 @@ class AccountService:
         Parameters
         ----------
         email, password : str
-        sender : str
-            Network address of who asks.
+        attempts : Attempts
+            The limit, by who asks.
         known : str, optional
             The token of a browser that signed in before.
         browser : str
@@ -119,10 +119,7 @@ class AccountService:
             member is None or not self._accounts.knows_browser(known_hash, member.id, now)
         ):
             known_hash = None
-        counted = counted_by("sign in", address, sender, known_hash)
-        wait = self._accounts.count_try(counted, now)
-        if wait > timedelta(0):
-            raise LockedOut(int(wait.total_seconds()) + 1)
+        was_right = attempts.begin(address, known_hash)
         right = _hasher.verify(password, member.password_hash if member else _DUMMY)
         if member is None or not right:
             raise NotSignedIn("Email or password is incorrect.")
@@ -133,7 +130,7 @@ class AccountService:
             )
         if member.sealed_totp:
             self._second.take_code(member, code)
-        self._accounts.take_back_try(counted)
+        was_right()
         token = secrets.token_urlsafe(32)
         if known_hash is None:
             known = secrets.token_urlsafe(32)
@@ -159,20 +156,20 @@ class AccountService:
         return self._second.offer(member)
 
     def set_second_factor(
-        self, member: Member, *, password: str, secret: str, code: str, sender: str = ""
+        self, member: Member, attempts: Attempts, *, password: str, secret: str, code: str
     ) -> list[str]:
         """Keep a second factor once its first code is right; recovery codes, told this once.
 
         Raises WrongPassword, LockedOut, NotAllowed for a wrong code.
         """
-        self._ask_password(member, password, sender)
+        self._ask_password(member, password, attempts)
         return self._second.keep(member, secret, code)
 
     def drop_second_factor(
-        self, member: Member, practice: Practice, *, password: str, sender: str = ""
+        self, member: Member, practice: Practice, password: str, attempts: Attempts
     ) -> None:
         """Sign in by the password alone again; raises WrongPassword, LockedOut, NotAllowed where it is required."""
-        self._ask_password(member, password, sender)
+        self._ask_password(member, password, attempts)
         if practice.second_factor:
             raise NotAllowed("Your practice asks everybody for a second factor.")
         self._second.drop(member)
@@ -182,15 +179,15 @@ class AccountService:
 
         Owners only; raises NotAllowed, NotFound.
         """
-        if by.role != "owner":
-            raise NotAllowed("Only an owner resets a second factor.")
         member = self._colleague(by, member_id)
         self._second.drop(member)
         self._accounts.drop_sessions(member.id)
 
-    def unlock(self, session: Session, member: Member, password: str, sender: str = "") -> Session:
+    def unlock(
+        self, session: Session, member: Member, password: str, attempts: Attempts
+    ) -> Session:
         """Open a locked session by its member's password; raises WrongPassword, LockedOut."""
-        self._ask_password(member, password, sender)
+        self._ask_password(member, password, attempts)
         now = self._clock()
         self._accounts.mark_session(session.id, now, locked=False)
         return replace(session, used_at=now, locked=False)
@@ -212,14 +209,12 @@ class AccountService:
         """Those of these members who are let in no more: what a device keeps of theirs goes."""
         return self._accounts.left(member_ids)
 
-    def _ask_password(self, member: Member, password: str, sender: str) -> None:
-        counted = counted_by("confirm", str(member.id), sender)
-        wait = self._accounts.count_try(counted, self._clock())
-        if wait > timedelta(0):
-            raise LockedOut(int(wait.total_seconds()) + 1)
+    @staticmethod
+    def _ask_password(member: Member, password: str, attempts: Attempts) -> None:
+        was_right = attempts.begin(str(member.id))
         if not _hasher.verify(password, member.password_hash):
             raise WrongPassword("The password is not right. Nothing was changed.")
-        self._accounts.take_back_try(counted)
+        was_right()
 
     def whose_address(self, email: str) -> Member | None:
         """Whoever signs in with an address, if anybody does: for the trail."""
@@ -250,25 +245,27 @@ class AccountService:
         """Close a session on the server."""
         self._accounts.drop_sessions(session.member_id, only=session.id)
 
-    def sessions(self, member: Member) -> list[Session]:
-        """Where this member is signed in, the latest first."""
-        return self._accounts.sessions(member.id, self._clock())
+    def sessions(self, member: Member, here: Session) -> list[SessionView]:
+        """Where this member is signed in, the latest first; ``here`` is the session that asks."""
+        every = self._accounts.sessions(member.id, self._clock())
+        return [view_of(SessionView, session, here=session.id == here.id) for session in every]
 
     def end_session(self, member: Member, session_id: UUID) -> None:
         """End one of the member's own sessions; raises NotFound."""
-        if session_id not in {one.id for one in self.sessions(member)}:
+        mine = self._accounts.sessions(member.id, self._clock())
+        if session_id not in {session.id for session in mine}:
             raise NotFound("There is no such session.")
         self._accounts.drop_sessions(member.id, only=session_id)
 
     def change_password(
-        self, member: Member, session: Session, *, current: str, password: str, sender: str = ""
+        self, member: Member, session: Session, attempts: Attempts, *, current: str, password: str
     ) -> None:
         """Set another password; every other session and remembered browser of the member ends.
 
         Raises WrongPassword where the present one is not right, LockedOut after too many tries,
         ValueOutOfRange for a weak one.
         """
-        self._ask_password(member, current, sender)
+        self._ask_password(member, current, attempts)
         check_password(password, (member.name, member.email))
         self._accounts.change_member(replace(member, password_hash=_hasher.hash(password)))
         self._accounts.drop_sessions(member.id, but=session.id)
@@ -292,19 +289,6 @@ class AccountService:
         """Everybody in the practice."""
         return self._accounts.members(member.practice_id)
 
-    def add_member(
-        self, by: Member, *, id: UUID, email: str, name: str, title: str, role: Role, password: str
-    ) -> Member:
-        """Let somebody in; the same id sent again makes no second one.
-
-        Owners only; raises NotAllowed, AlreadyThere.
-        """
-        if by.role != "owner":
-            raise NotAllowed("Only an owner can add people.")
-        return self.create_member(
-            by.practice_id, id=id, email=email, name=name, title=title, role=role, password=password
-        )
-
     def create_member(
         self,
         practice_id: UUID,
@@ -316,7 +300,7 @@ class AccountService:
         password: str,
         id: UUID | None = None,
     ) -> Member:
-        """Make a member without asking who does it: for set-up only; raises ValueOutOfRange for a weak password."""
+        """Let somebody in; the same id again makes no second one. Raises AlreadyThere, ValueOutOfRange for a weak password."""
         check_password(password, (name, email))
         return self._accounts.add_member(
             Member(
@@ -336,8 +320,6 @@ class AccountService:
 
         Owners only; raises NotAllowed, also for a member whose role sees it anyway; NotFound.
         """
-        if by.role != "owner":
-            raise NotAllowed("Only an owner decides who sees health data.")
         member = self._colleague(by, member_id)
         if member.role in WRITERS:
             raise NotAllowed("Owners and practitioners see health data: it is their work.")
@@ -350,8 +332,6 @@ class AccountService:
 
         Owners only, and never the last of them; raises NotAllowed, NotFound.
         """
-        if by.role != "owner":
-            raise NotAllowed("Only an owner removes people.")
         member = self._colleague(by, member_id)
         owners = [one for one in self.members(by) if one.role == "owner"]
         if owners == [member]:
@@ -361,10 +341,8 @@ class AccountService:
         )  # first: better on the list and still here than the other way round
         self._accounts.remove_member(by.practice_id, member_id, self._clock())
 
-    def change_practice(self, by: Member, practice: Practice) -> Practice:
-        """Set the practice's time zone and its own wording; owners only, raises NotAllowed."""
-        if by.role != "owner":
-            raise NotAllowed("Only an owner changes this.")
+    def change_practice(self, practice: Practice) -> Practice:
+        """Set what an owner decides for the practice."""
         self._accounts.change_practice(practice)
         return practice
 

@@ -22,6 +22,7 @@ ServiceError
  ├── MailTrouble        the mail server did not take a mail now; it is tried again
  ├── MailRefused        the mail server will never take this mail
  ├── NoAnswer           a device does not answer, or says nothing that can be used
+ ├── OtherSchema        the database is not at this program's schema
  ├── NeedsServer        a device without network can't do this
  ├── BadFile            a file that can't be taken in, with lines and reasons
  └── NotReady           can't be signed yet; carries what is missing
@@ -31,7 +32,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from .models import Client, Entry, GivenAnswer, MeasuringList, ShelfItem, StoredRuleSet
+from .models import Entry, FileLine, GivenAnswer, Versioned
 
 
 class ServiceError(Exception):
@@ -78,6 +79,10 @@ class NotAllowed(ServiceError):
     """The role does not allow it."""
 
 
+class OtherSchema(ServiceError):
+    """The database is not at the schema that this program works with."""
+
+
 class NeedsServer(ServiceError):
     """A device without network can't do this."""
 
@@ -93,9 +98,7 @@ class AlreadyThere(ServiceError):
 class Stale(ServiceError):
     """Somebody else changed this since it was read; ``current`` is how it stands now."""
 
-    def __init__(
-        self, current: Entry | ShelfItem | MeasuringList | StoredRuleSet | Client | GivenAnswer
-    ) -> None:
+    def __init__(self, current: Entry | GivenAnswer | Versioned) -> None:
         super().__init__(
             "This was changed elsewhere while you were editing. Choose which version to keep."
         )
@@ -122,9 +125,9 @@ class ShutsOut(ServiceError):
 class BadFile(ServiceError):
     """Nothing was taken in; ``lines`` says what is wrong: line (or place), field and reason."""
 
-    def __init__(self, words: str, lines: Sequence[tuple[str, str, str]] = ()) -> None:
+    def __init__(self, words: str, lines: Sequence[FileLine | tuple[str, str, str]] = ()) -> None:
         super().__init__(words)
-        self.lines = tuple(lines)
+        self.lines = [line if isinstance(line, FileLine) else FileLine(*line) for line in lines]
 
 
 class ReusedChange(ServiceError):

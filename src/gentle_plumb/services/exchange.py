@@ -14,14 +14,13 @@ from .models import (
     MOST_TROUBLES,
     Client,
     Entry,
+    FileLine,
     ImportBatch,
     MeasurementSheet,
     Member,
-    Trouble,
     Troubles,
     Visit,
 )
-from .permissions import require_health, require_writer
 from .ports import Clock, Exchange, Records
 
 OWN_LISTS = ("short", "full")
@@ -34,8 +33,8 @@ class Preview:
 
     format: str
     understood: list[Understood]
-    troubles: list[Trouble]
-    left_out: list[Trouble]
+    troubles: list[FileLine]
+    left_out: list[FileLine]
 
 
 def sheet_of(visit: Visit, client: Client, entries: Sequence[Entry]) -> MeasurementSheet:
@@ -67,17 +66,17 @@ def too_long(size: int, most: int = MOST_BYTES) -> BadFile:
     return BadFile(f"The file has {size / 1e6:.0f} MB; up to {most / 1e6:.0f} are read.")
 
 
-def joined(*parts: Troubles) -> list[Trouble]:
+def joined(*parts: Troubles) -> list[FileLine]:
     """All troubles told, and in a last line how many are not."""
-    told = sorted((one for part in parts for one in part), key=_by_line)
+    told = sorted((FileLine(*trouble) for part in parts for trouble in part), key=_by_line)
     untold = sum(part.untold for part in parts) + max(0, len(told) - MOST_TROUBLES)
-    return told[:MOST_TROUBLES] + ([("", "", f"and {untold} more of the kind")] if untold else [])
+    rest = [FileLine("", "", f"and {untold} more of the kind")] if untold else []
+    return told[:MOST_TROUBLES] + rest
 
 
-def _by_line(trouble: Trouble) -> tuple[bool, int]:
+def _by_line(trouble: FileLine) -> tuple[bool, int]:
     """Lines in the order of the file; what has no line stands after them, as it came."""
-    line = trouble[0]
-    return (False, int(line)) if line.isdigit() else (True, 0)
+    return (False, int(trouble.line)) if trouble.line.isdigit() else (True, 0)
 
 
 class ExchangeService:
@@ -100,7 +99,6 @@ class ExchangeService:
 
         Raises NotAllowed without a view of health data.
         """
-        require_health(member)
         only = None if visit_id is None else {visit_id}
         hidden = self._hidden_from(member)
         seen = [
@@ -111,13 +109,8 @@ class ExchangeService:
         file = self._formats.write(format, [sheet_of(*one) for one in seen])
         return (*file, frozenset(client.id for _, client, _ in seen))
 
-    def may_take_in(self, member: Member) -> None:
-        """Asked before any of a file is read; raises NotAllowed."""
-        require_writer(member)
-
     def look(self, member: Member, raw: bytes) -> Preview:
         """What a file says and what importing it would do. Writes nothing; raises NotAllowed."""
-        require_writer(member)
         return self._look(member, raw)[0]
 
     def import_batch(self, member: Member, raw: bytes) -> Preview:
@@ -131,7 +124,6 @@ class ExchangeService:
             With every line and reason, if anything in it is wrong; nothing is written then.
 
         """
-        require_writer(member)
         preview, intake = self._look(member, raw)
         if preview.troubles:
             raise BadFile("The file was not imported.", preview.troubles)
@@ -147,7 +139,7 @@ class ExchangeService:
         understood = planner.take_all(read.sheets)
         troubles = joined(read.troubles, planner.troubles)
         if not understood and not troubles:
-            troubles.append(("1", "", "no measurements in this file"))
+            troubles.append(FileLine("1", "", "no measurements in this file"))
         preview = Preview(
             format=label,
             understood=understood,

@@ -19,10 +19,9 @@ from .models import Change, ImportBatch, Member, Practice, Visit, VisitSnapshot
 from .paper_models import PaperSince
 from .papers import legacy_paper
 from .papers.card import temporary_pieces
-from .permissions import require_health, require_writer
 from .ports import Clock, Records
 from .visits import VisitService
-from .workup import Workup, work_up
+from .workup import VisitResults, work_up
 
 COPIED = ("ask.", "look.", "place.", "work.policy.", "work.plan", "work.budget", "pace.")
 """What is taken over begins so: hours and hands, pieces, places, choices, the plan and the day."""
@@ -120,7 +119,6 @@ class FollowUpService:
         conditions, red flags, discomfort, habits, and everything as found are asked and looked at anew.
         Raises NotAllowed, NotFound.
         """
-        require_writer(member)
         old = self._records.working(member.practice_id, before)
         if old.client.id != client_id:
             raise NotFound("This visit is another client's.")
@@ -150,7 +148,6 @@ class FollowUpService:
 
         Raises NotAllowed, NotFound.
         """
-        require_health(member)
         now = self._records.working(member.practice_id, visit_id)
         return since_before(self._records, member.practice_id, now, work_up(now, unit), unit)
 
@@ -162,7 +159,7 @@ def before_of(records: Records, practice_id: UUID, now: VisitSnapshot) -> VisitS
 
 
 def since_before(
-    records: Records, practice_id: UUID, now: VisitSnapshot, worked: Workup, unit: LengthUnit
+    records: Records, practice_id: UUID, now: VisitSnapshot, worked: VisitResults, unit: LengthUnit
 ) -> Since | None:
     """Return what has become of a client since the visit before this one; None for a first visit."""
     before = before_of(records, practice_id, now)
@@ -171,7 +168,7 @@ def since_before(
     then = work_up(before, unit, body=False)
     was = {one.id: one for one in then.causes}
     has = {one.id: one.title for one in worked.causes}
-    told = {one.id for one in worked.findings if one.state != "not assessable"}
+    told = {one.id for one in worked.analysis.findings if one.state != "not assessable"}
     gone = {id for id in was.keys() - has.keys() if told.issuperset(was[id].findings)}
     day = before.visit.started_on.isoformat()
     return Since(
@@ -221,7 +218,7 @@ def _tasks(records: Records, practice_id: UUID, before: VisitSnapshot) -> list[T
     return found
 
 
-def _temporary(then: Workup, now: Record) -> list[TemporaryLine]:
+def _temporary(then: VisitResults, now: Record) -> list[TemporaryLine]:
     """Return the pieces that were there for a time at the visit before, each with what has become of it."""
     found = []
     for one, until in temporary_pieces(then):
@@ -293,13 +290,13 @@ def _carried(old: VisitSnapshot) -> dict[str, tuple[str, Value]]:
     return found
 
 
-def _left(then: Workup, now: Record, unit: LengthUnit) -> list[LeftLine]:
+def _left(then: VisitResults, now: Record, unit: LengthUnit) -> list[LeftLine]:
     """Return every setting as it was left, with the field it is found in now."""
     lines = []
     for posture in fields.work.POSTURES:
         places = fields.found.by_quantity if posture == "seated" else fields.found.standing
         for key, field in places.items():
-            state = then.through.states.get((posture, key))
+            state = then.analysis.states.get((posture, key))
             value = state.left if state is not None else None
             if state is None or value is None:
                 continue

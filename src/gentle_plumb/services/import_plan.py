@@ -17,7 +17,8 @@ from .ports import Records
 
 KEPT_OUT = (fields.measure.table.id,)
 """What means something in its own practice only."""
-SAME_MM = 0.05
+SAME_READING_MM = 0.05
+"""Values nearer than this are the same reading, whatever unit they were written in, mm. Source: house-repeat."""
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -266,5 +267,5 @@ class ImportPlan:
 
 def _same(held: object, value: object) -> bool:
     if isinstance(held, int | float) and isinstance(value, int | float):
-        return abs(held - value) <= SAME_MM
+        return abs(held - value) <= SAME_READING_MM
     return held == value

@@ -12,18 +12,22 @@ from ..core.catalogue import QUANTITIES
 from ..core.errors import UnknownName
 from ..core.units import LengthUnit
 from .errors import NoAnswer, NotFound
-from .models import InstrumentReading, InstrumentState, Member
-from .permissions import require_writer
+from .models import InstrumentReading, InstrumentState, Member, view_of
 from .ports import Instrument, Records
 
 
 @dataclass(frozen=True, kw_only=True)
-class Found:
-    """An instrument: its state, or why there is none to tell."""
+class InstrumentView:
+    """An instrument: what it is set to, its battery in percent, and what is wrong with it, if anything."""
 
     id: str
-    state: InstrumentState | None
-    trouble: str | None = None
+    unit: LengthUnit | None
+    battery: int | None
+    trouble: str | None
+
+
+def _view(state: InstrumentState) -> InstrumentView:
+    return view_of(InstrumentView, state, trouble=state.warning)
 
 
 def subject_word(client_id: UUID) -> str:
@@ -41,27 +45,25 @@ class InstrumentService:
     def __init__(self, records: Records, instruments: Mapping[str, Instrument]) -> None:
         self._records, self._instruments = records, instruments
 
-    def found(self, member: Member) -> list[Found]:
+    def every(self) -> list[InstrumentView]:
         """Every instrument with its state; one that does not answer says so."""
-        found = []
-        for id, one in self._instruments.items():
-            try:
-                found.append(Found(id=id, state=one.state()))
-            except NoAnswer as trouble:
-                found.append(Found(id=id, state=None, trouble=str(trouble)))
-        return found
+        return [self._look(id, instrument) for id, instrument in self._instruments.items()]
 
-    def set_unit(self, member: Member, id: str, unit: LengthUnit) -> InstrumentState:
-        """Set an instrument's unit; raises NotAllowed, NotFound, NoAnswer."""
-        require_writer(member)
-        return self._named(id).set_unit(unit)
+    def _look(self, id: str, instrument: Instrument) -> InstrumentView:
+        try:
+            return _view(instrument.state())
+        except NoAnswer as trouble:
+            return InstrumentView(id=id, unit=None, battery=None, trouble=str(trouble))
+
+    def set_unit(self, id: str, unit: LengthUnit) -> InstrumentView:
+        """Set an instrument's unit; raises NotFound, NoAnswer."""
+        return _view(self._named(id).set_unit(unit))
 
     def read(self, member: Member, visit_id: UUID, id: str, name: str) -> InstrumentReading:
         """Take one reading of a visit's client; raises NotAllowed, NotFound, UnknownName, NoAnswer.
 
         Nothing is kept here: the reading goes into its field like a typed one.
         """
-        require_writer(member)
         client = self._records.working(member.practice_id, visit_id).client
         return self._named(id).read(subject=subject_word(client.id), dimension=dimension(name).id)
 
@@ -72,7 +74,6 @@ class InstrumentService:
 
         ``near`` is what it was set to, mm: a stand-in needs it, a real instrument does not look.
         """
-        require_writer(member)
         client = self._records.working(member.practice_id, visit_id).client
         if key not in QUANTITIES:
             raise UnknownName(

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass, replace
-from datetime import date, timedelta
+from datetime import date, datetime, timedelta
 from typing import Protocol
 from uuid import UUID, uuid4
 
@@ -12,9 +12,8 @@ from dateutil.relativedelta import relativedelta
 
 from .account_ports import Accounts
 from .errors import NotAllowed, NotFound
-from .models import ClientStanding, ErasedWhat, Erasure, Member, Practice
+from .models import ClientStanding, ErasedWhat, Erasure, Member, Practice, RetentionPeriods, view_of
 from .models.trail import TrailQuery
-from .permissions import require_writer
 from .ports import Clock
 from .trail import Trail
 
@@ -48,8 +47,6 @@ class Keeping(Protocol):
         """What was erased, the latest first."""
 
 
-REASONS = ("asked", "due", "mistake")
-"""Why: the client asked for it, its time is over, it was made by mistake."""
 REASON_SAYS = {
     "asked": "the client asked for it",
     "due": "the practice's period of keeping is over",
@@ -71,6 +68,29 @@ class DueErasure:
 
 
 @dataclass(frozen=True, kw_only=True)
+class ErasureView:
+    """Something erased; ``client`` is told only to who has just erased it, ``counts`` are in words."""
+
+    id: UUID
+    client: str
+    what: ErasedWhat
+    reason: str
+    at: datetime
+    by_name: str
+    counts: list[str]
+    left_over: int
+    backups_until: datetime | None
+
+
+@dataclass(frozen=True, kw_only=True)
+class KeepingView(RetentionPeriods):
+    """A practice's periods, what is due, and what was erased."""
+
+    due: list[DueErasure]
+    erased: list[ErasureView]
+
+
+@dataclass(frozen=True, kw_only=True)
 class Proof:
     """An erasure with where it stands in the trail; None where that line can't be found."""
 
@@ -83,7 +103,7 @@ class KeepingService:
     """Lists what is due, erases, and proves it.
 
     ``backup_days`` is how long backups are kept, None for none; ``noted`` is told of an erased client, so that
-    they do not come back with a backup.
+    they do not come back with a backup; ``forget`` lets go of what was worked out for them.
     """
 
     def __init__(
@@ -94,36 +114,27 @@ class KeepingService:
         clock: Clock,
         backup_days: int | None = None,
         noted: Callable[[UUID], None] | None = None,
+        forget: Callable[[UUID], None] | None = None,
     ) -> None:
         self._keeping, self._accounts, self._trail = keeping, accounts, trail
         self._clock, self._backup_days = clock, backup_days
         self._noted = noted or (lambda _: None)
+        self._forget = forget or (lambda _: None)
 
-    def set_periods(
-        self,
-        by: Member,
-        practice: Practice,
-        *,
-        signed_years: int | None,
-        unsigned_years: int | None,
-        photographs_months: int | None,
-    ) -> Practice:
-        """Set how long records are kept; owners only, raises NotAllowed. Nothing goes by itself."""
-        if by.role != "owner":
-            raise NotAllowed("Only an owner changes this.")
-        changed = replace(
-            practice,
-            keep_signed_years=signed_years,
-            keep_unsigned_years=unsigned_years,
-            keep_photographs_months=photographs_months,
-        )
+    def set_periods(self, practice: Practice, periods: RetentionPeriods) -> Practice:
+        """Set how long records are kept. Nothing goes by itself."""
+        changed = replace(practice, **vars(periods))
         self._accounts.change_practice(changed)
         return changed
 
-    def due(self, member: Member, practice: Practice) -> list[DueErasure]:
-        """What is due to go, the longest due first; owners only, raises NotAllowed."""
-        if member.role != "owner":
-            raise NotAllowed("Only an owner sees what is due to go.")
+    def look(self, practice: Practice) -> KeepingView:
+        """The practice's periods, what is due to go, and what was erased."""
+        erased = self._keeping.erasures(practice.id)
+        views = [_erasure_view(erasure) for erasure in erased]
+        return view_of(KeepingView, practice, due=self.due(practice), erased=views)
+
+    def due(self, practice: Practice) -> list[DueErasure]:
+        """What is due to go, the longest due first."""
         today = practice.day(self._clock())
         years = (practice.keep_signed_years, practice.keep_unsigned_years)
         months = [12 * count for count in years if count is not None]
@@ -145,8 +156,8 @@ class KeepingService:
 
     def erase(
         self, member: Member, client_id: UUID, *, what: ErasedWhat, reason: str
-    ) -> tuple[Erasure, str]:
-        """Erase a client or their photographs for good; the proof, and the name, told this once.
+    ) -> ErasureView:
+        """Erase a client or their photographs for good; the name is told this once.
 
         Raises
         ------
@@ -157,7 +168,6 @@ class KeepingService:
             Where a report is signed and it is no owner who asks.
 
         """
-        require_writer(member)
         mine = member.practice_id
         name = self._keeping.name(mine, client_id)
         if what == "client":
@@ -167,6 +177,7 @@ class KeepingService:
             self._noted(client_id)
         else:
             counts, left = self._keeping.erase_photographs(mine, client_id)
+        self._forget(client_id)
         now = self._clock()
         days = self._backup_days
         erasure = Erasure(
@@ -182,17 +193,10 @@ class KeepingService:
             backups_until=None if days is None else now + timedelta(days=days + 1),
         )
         self._keeping.add(erasure)
-        return erasure, name
-
-    def erasures(self, member: Member) -> list[Erasure]:
-        """What was erased, the latest first; owners only, raises NotAllowed."""
-        if member.role != "owner":
-            raise NotAllowed("Only an owner sees what was erased.")
-        return self._keeping.erasures(member.practice_id)
+        return _erasure_view(erasure, name)
 
     def proof(self, member: Member, erasure_id: UUID) -> Proof:
         """An erasure with its line of the trail, for who made it and for owners; raises NotAllowed, NotFound."""
-        require_writer(member)
         for one in self._keeping.erasures(member.practice_id):
             if one.id != erasure_id:
                 continue
@@ -227,6 +231,11 @@ def _due(one: ClientStanding, what: ErasedWhat, last: date, due: date) -> DueEra
         last_on=last,
         due_on=due,
     )
+
+
+def _erasure_view(erasure: Erasure, client: str = "") -> ErasureView:
+    counts = counts_in_words(erasure.counts)
+    return view_of(ErasureView, erasure, client=client, counts=counts)
 
 
 def counts_in_words(counts: Mapping[str, int]) -> list[str]:

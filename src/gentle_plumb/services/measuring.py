@@ -5,10 +5,9 @@ from __future__ import annotations
 import csv
 import io
 import math
-from collections.abc import Sequence
 from dataclasses import dataclass
 from itertools import islice
-from uuid import UUID, uuid4
+from uuid import UUID
 
 from ..core.body import (
     DIMENSIONS,
@@ -22,10 +21,10 @@ from ..core.body import (
     precision_of,
 )
 from ..core.choices import one_of
+from ..core.units import LengthUnit, fine_length
 from .account_ports import Accounts
 from .errors import BadFile
-from .models import MeasuringList, Member, PopulationTable, TableRow
-from .permissions import require_writer
+from .models import ChangedList, MeasuringList, Member, NewList, NewTable, PopulationTable, TableRow
 from .ports import Clock, MeasuringStore
 
 TABLE_COLUMNS = ("dimension", "sex", "mean_mm", "sd_mm")
@@ -35,15 +34,21 @@ LEAST_SD_MM, MOST_SD_SHARE = 1.0, 0.5
 
 
 @dataclass(frozen=True, kw_only=True)
-class MemberPrecision:
-    """How one member repeats one dimension, and the error reckoned with from it, mm."""
+class PrecisionView:
+    """How one member repeats one dimension, with its 90 % interval, and the error reckoned with from it.
 
-    member_id: UUID
-    name: str
+    Every length is in the unit asked for; an open end is shown as such.
+    """
+
+    member: str
     dimension: str
     label: str
-    precision: Precision
-    reckoned_mm: float
+    pairs: int
+    over_limit: int
+    error: str
+    low: str
+    high: str
+    reckoned: str
 
 
 def as_core_table(kept: PopulationTable) -> Table:
@@ -156,71 +161,59 @@ class MeasuringService:
         """The practice's own lists, by name."""
         return self._store.lists(member.practice_id)
 
-    def add_list(
-        self, member: Member, *, name: str, dimensions: Sequence[str], id: UUID | None = None
-    ) -> MeasuringList:
+    def add_list(self, member: Member, given: NewList) -> MeasuringList:
         """Keep a list, put into the order of measuring; the same id sent again makes no second one.
 
-        Raises NotAllowed, UnknownName, AlreadyThere.
+        Raises UnknownName, AlreadyThere.
         """
-        require_writer(member)
-        kept = MeasuringList(
-            id=id or uuid4(),
-            practice_id=member.practice_id,
-            name=name,
-            dimensions=in_order(dimensions),
+        return self._store.add_list(
+            MeasuringList(
+                id=given.id,
+                practice_id=member.practice_id,
+                name=given.name,
+                dimensions=in_order(given.dimensions),
+            )
         )
-        return self._store.add_list(kept)
 
-    def change_list(
-        self, member: Member, list_id: UUID, *, name: str, dimensions: Sequence[str], version: int
-    ) -> MeasuringList:
+    def change_list(self, member: Member, list_id: UUID, given: ChangedList) -> MeasuringList:
         """Change one upon its version; raises also NotFound, Stale."""
-        require_writer(member)
         return self._store.change_list(
             MeasuringList(
                 id=list_id,
                 practice_id=member.practice_id,
-                name=name,
-                dimensions=in_order(dimensions),
-                version=version,
+                name=given.name,
+                dimensions=in_order(given.dimensions),
+                version=given.version,
             )
         )
 
     def drop_list(self, member: Member, list_id: UUID) -> None:
         """Drop one; visits that name it go by the short list then. Raises NotAllowed, NotFound."""
-        require_writer(member)
         self._store.drop_list(member.practice_id, list_id)
 
     def tables(self, member: Member) -> list[PopulationTable]:
         """The tables the practice added, by name."""
         return self._store.tables(member.practice_id)
 
-    def add_table(
-        self, member: Member, *, name: str, origin: str, text: str, id: UUID | None = None
-    ) -> PopulationTable:
-        """Take a table in; the same id sent again makes no second one.
-
-        Raises NotAllowed, BadFile, AlreadyThere.
-        """
-        require_writer(member)
-        kept = PopulationTable(
-            id=id or uuid4(),
-            practice_id=member.practice_id,
-            name=name,
-            origin=origin,
-            rows=read_table(text),
-            added_by=member.name,
-            added_at=self._clock(),
+    def add_table(self, member: Member, given: NewTable) -> PopulationTable:
+        """Take a table in; the same id sent again makes no second one. Raises BadFile, AlreadyThere."""
+        return self._store.add_table(
+            PopulationTable(
+                id=given.id,
+                practice_id=member.practice_id,
+                name=given.name,
+                origin=given.origin,
+                rows=read_table(given.text),
+                added_by=member.name,
+                added_at=self._clock(),
+            )
         )
-        return self._store.add_table(kept)
 
     def drop_table(self, member: Member, table_id: UUID) -> None:
         """Drop one; visits that name it go by the program's own then. Raises NotAllowed, NotFound."""
-        require_writer(member)
         self._store.drop_table(member.practice_id, table_id)
 
-    def precision(self, member: Member) -> list[MemberPrecision]:
+    def precision(self, member: Member, unit: LengthUnit) -> list[PrecisionView]:
         """How every member repeats every dimension, by name and in the order of measuring."""
         names = {one.id: one.name for one in self._accounts.members(member.practice_id)}
         pairs: dict[tuple[UUID, str], list[float]] = {}
@@ -228,18 +221,23 @@ class MeasuringService:
             pairs.setdefault((one.member_id, one.dimension), []).append(one.mm)
         order = {name: index for index, name in enumerate(DIMENSIONS)}
         found = [
-            MemberPrecision(
-                member_id=member_id,
-                name=names.get(member_id, ""),
+            PrecisionView(
+                member=names.get(member_id, ""),
                 dimension=name,
                 label=dimension(name).label,
-                precision=precision,
-                reckoned_mm=precision.held_against(DIMENSIONS[name].repeat_limit_mm),
+                pairs=precision.pairs,
+                over_limit=precision.over_limit,
+                error=fine_length(precision.error_mm, unit),
+                low=fine_length(precision.low_mm, unit),
+                high=fine_length(precision.high_mm, unit),
+                reckoned=fine_length(
+                    precision.held_against(DIMENSIONS[name].repeat_limit_mm), unit
+                ),
             )
             for (member_id, name), differences in pairs.items()
             if name in DIMENSIONS and (precision := _precision(name, differences)) is not None
         ]
-        return sorted(found, key=lambda one: (one.name, order[one.dimension]))
+        return sorted(found, key=lambda one: (one.member, order[one.dimension]))
 
     def errors_of(self, member: Member) -> dict[str, float]:
         """The member's error of one reading by dimension, mm: what a new visit starts with."""

@@ -12,7 +12,6 @@ from ..core.record.fields.photo import PHOTO_FAMILY
 from .consent import NEEDED_FOR, PHOTOGRAPHS
 from .errors import NeedsConsent
 from .models import Member, PhotoHead, ProcessedPhoto
-from .permissions import require_health, require_writer
 from .ports import Clock, ImageProcessor, Records
 
 
@@ -27,7 +26,6 @@ class PhotoService:
 
         Raises NotAllowed, NotFound, NeedsConsent.
         """
-        require_writer(member)
         record = self._records.working(member.practice_id, visit_id).record
         if record[fields.ask.consent["photographs"]] != ConsentAnswer.GIVEN:
             raise NeedsConsent(PHOTO_FAMILY, PHOTOGRAPHS, NEEDED_FOR[PHOTOGRAPHS])
@@ -63,12 +61,10 @@ class PhotoService:
 
     def picture(self, member: Member, photo_id: UUID) -> tuple[PhotoHead, bytes]:
         """A photograph; raises NotAllowed without a view of health data, NotFound."""
-        require_health(member)
         return self._records.photo(member.practice_id, photo_id)
 
     def drop(self, member: Member, photo_id: UUID) -> None:
         """Erase a photograph with its points; raises NotAllowed, NotFound."""
-        require_writer(member)
         self._records.drop_photo(member.practice_id, photo_id)
 
 

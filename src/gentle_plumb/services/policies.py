@@ -3,11 +3,10 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from uuid import UUID, uuid4
+from uuid import UUID
 
 from ..core.policy import check_rule_set, policy_of, standing_policy_of
-from .models import Member, StoredRuleSet
-from .permissions import require_writer
+from .models import ChangedRuleSet, Member, NewRuleSet, RuleSetFacts, StoredRuleSet, view_of
 from .ports import PolicyStore
 
 
@@ -26,58 +25,32 @@ class PolicyService:
         mine = self._store.bundles(member.practice_id)
         return next((dict(one.choices) for one in mine if one.is_default), {})
 
-    def add(
-        self,
-        member: Member,
-        *,
-        id: UUID | None = None,
-        name: str,
-        choices: Mapping[str, str],
-        is_default: bool,
-    ) -> StoredRuleSet:
-        """Keep a bundle; the same id sent again makes no second one.
+    def add(self, member: Member, given: NewRuleSet) -> StoredRuleSet:
+        """Keep a bundle; the same id sent again makes no second one. Raises FieldError, AlreadyThere."""
+        return self._store.add_bundle(self._bundle(member, given, id=given.id, version=1))
 
-        Raises NotAllowed, FieldError, AlreadyThere.
-        """
-        require_writer(member)
-        made = StoredRuleSet(
-            id=id or uuid4(),
-            practice_id=member.practice_id,
-            name=name,
-            choices=checked(choices),
-            is_default=is_default,
-        )
-        return self._store.add_bundle(made)
-
-    def change(
-        self,
-        member: Member,
-        bundle_id: UUID,
-        *,
-        name: str,
-        choices: Mapping[str, str],
-        is_default: bool,
-        version: int,
-    ) -> StoredRuleSet:
+    def change(self, member: Member, bundle_id: UUID, given: ChangedRuleSet) -> StoredRuleSet:
         """Change one upon its version; visits that have begun keep what they began with.
 
         Raises also NotFound, Stale.
         """
-        require_writer(member)
-        return self._store.change_bundle(
-            StoredRuleSet(
-                id=bundle_id,
-                practice_id=member.practice_id,
-                name=name,
-                choices=checked(choices),
-                is_default=is_default,
-                version=version,
-            )
+        bundle = self._bundle(member, given, id=bundle_id, version=given.version)
+        return self._store.change_bundle(bundle)
+
+    def _bundle(
+        self, member: Member, given: RuleSetFacts, *, id: UUID, version: int
+    ) -> StoredRuleSet:
+        return view_of(
+            StoredRuleSet,
+            given,
+            id=id,
+            practice_id=member.practice_id,
+            choices=checked(given.choices),
+            version=version,
         )
 
     def drop(self, member: Member, bundle_id: UUID) -> None:
         """Drop one; visits keep what they took from it. Raises NotAllowed, NotFound."""
-        require_writer(member)
         self._store.drop_bundle(member.practice_id, bundle_id)
 
 

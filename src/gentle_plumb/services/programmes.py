@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from ..core.drawing import MovementFigure, draw_movement
 from ..core.movements import LIBRARY
 from ..core.presentation import ProgrammeView, programme_view
-from .workup import Workup
+from .workup import VisitResults
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -18,10 +18,10 @@ class ProgrammePage:
     figures: dict[str, list[MovementFigure]]
 
 
-def programme_page(workup: Workup) -> ProgrammePage:
+def programme_page(workup: VisitResults) -> ProgrammePage:
     """Return the movements of a visit."""
     spells = workup.day.spells if workup.day is not None else ()
-    view = programme_view(workup.through.programme(), spells, workup.limits)
+    view = programme_view(workup.analysis.programme(), spells, workup.case.person)
     body = workup.case.body
     return ProgrammePage(
         programme=view,

@@ -32,10 +32,18 @@ from .papers import (
     summary_of,
     target_card,
 )
-from .permissions import require_health, require_writer
+from .permissions import require_health
 from .ports import Clock, OpenFiles, PdfRenderer, Records
 from .visits import VisitService
-from .workup import Workup
+from .workup import VisitResults
+
+
+@dataclass(frozen=True, kw_only=True)
+class Missing:
+    """What a signature waits for: the field's path, and in words."""
+
+    field: str
+    detail: str
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -43,7 +51,7 @@ class DraftReport:
     """A report as it would be signed, at one revision of its visit: every copy, and what is looked at before."""
 
     content: Papers
-    missing: list[tuple[str, str]]
+    missing: list[Missing]
     checks: list[Check]
     summary: list[str]
     revision: int
@@ -75,7 +83,9 @@ class ReportService:
         working, workup = self._visits.worked(member, visit_id, unit)
         return DraftReport(
             content=self._papers(practice, working, workup, unit),
-            missing=missing_for_signing(workup),
+            missing=[
+                Missing(field=path, detail=words) for path, words in missing_for_signing(workup)
+            ],
             checks=checks_for_signing(workup, practice.day(self._clock()), self_reported(working)),
             summary=summary_of(workup),
             revision=working.visit.revision,
@@ -91,10 +101,12 @@ class ReportService:
     ) -> bytes:
         """The draft printed, marked as one.
 
-        Raises Withheld for the workplace's copy without the client's consent to it.
+        Raises Withheld for the workplace's copy without the client's consent to it; NotAllowed for another one
+        without a view of health data.
         """
-        look = self._visits.for_workplace if copy == "workplace" else self._visits.worked
-        working, workup = look(member, visit_id, unit)
+        if copy != "workplace":
+            require_health(member)
+        working, workup = self._visits.worked(member, visit_id, unit, body=copy != "workplace")
         if copy == "workplace":
             require_consent(workup.record)
         papers = self._papers(practice, working, workup, unit)
@@ -158,7 +170,6 @@ class ReportService:
             If somebody signed this version in the same moment.
 
         """
-        require_writer(member)
         working, workup = self._visits.worked(member, visit_id, unit)
         held = self._records.report_of(visit_id, report_id) if report_id else None
         if held is not None:
@@ -247,7 +258,6 @@ class ReportService:
         Raises NotFound, NotAllowed; Withheld if the client no longer consents to a copy for the workplace; BadFile
         if it is not the form of this version.
         """
-        require_writer(member)
         report, _ = self._records.report_pdf(member.practice_id, report_id, "workplace")
         require_consent(self._records.working(member.practice_id, report.visit_id).record)
         try:
@@ -271,7 +281,7 @@ class ReportService:
         return {**found, fields.report.requests_by.id: by} if by else found
 
     def _papers(
-        self, practice: Practice, working: VisitSnapshot, workup: Workup, unit: LengthUnit
+        self, practice: Practice, working: VisitSnapshot, workup: VisitResults, unit: LengthUnit
     ) -> Papers:
         before = (
             self._records.last_report(practice.id, working.visit.id) if working.versions else None
@@ -287,7 +297,7 @@ class ReportService:
         )
 
     def _printed(
-        self, member: Member, working: VisitSnapshot, workup: Workup, paper: Paper
+        self, member: Member, working: VisitSnapshot, workup: VisitResults, paper: Paper
     ) -> PrintedCopy:
         attached = self._attached(member, working, workup, paper)
         shown = {one.id for one in getattr(paper, "photos", ())}
@@ -299,7 +309,7 @@ class ReportService:
         return PrintedCopy(pdf=pdf, without=without)
 
     def _attached(
-        self, member: Member, working: VisitSnapshot, workup: Workup, paper: Paper
+        self, member: Member, working: VisitSnapshot, workup: VisitResults, paper: Paper
     ) -> list[Attachment]:
         """The open files of a copy: the workplace's carries its drawing alone."""
         if isinstance(paper, LetterPaper | ErasurePaper):
@@ -312,7 +322,7 @@ class ReportService:
                 member.practice_id, {working.visit.id}
             )
         ]
-        return self._files.of_visit(working, workup.through, sheets, paper.scene)
+        return self._files.of_visit(working, workup.analysis, sheets, paper.scene)
 
 
 def digest_of(papers: Papers) -> str:

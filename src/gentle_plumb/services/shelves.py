@@ -3,13 +3,12 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from uuid import UUID, uuid4
+from uuid import UUID
 
 from ..core.errors import FieldError
 from ..core.record import PIECES, as_kept, check_range, field_of, other_end, paths_of, read_typed
 from ..core.units import LengthUnit
-from .models import Member, ShelfItem
-from .permissions import require_office
+from .models import ChangedShelfItem, Member, NewShelfItem, ShelfItem, view_of
 from .ports import Shelf
 
 WORKSTATION = "workstation"
@@ -25,61 +24,34 @@ class ShelfService:
         """Everything the practice keeps, by piece and name."""
         return self._shelf.items(member.practice_id)
 
-    def add(
-        self,
-        member: Member,
-        *,
-        id: UUID | None = None,
-        piece: str,
-        name: str,
-        place: str,
-        values: Mapping[str, str],
-        unit: LengthUnit,
-    ) -> ShelfItem:
+    def add(self, member: Member, given: NewShelfItem) -> ShelfItem:
         """Keep a piece or a workstation; the same id sent again makes no second one.
 
-        Raises NotAllowed, FieldError, AlreadyThere.
+        Raises FieldError, AlreadyThere.
         """
-        require_office(member)
-        item = ShelfItem(
-            id=id or uuid4(),
-            practice_id=member.practice_id,
-            piece=piece,
-            name=name,
-            place=place,
-            values=checked(piece, values, unit),
-        )
-        return self._shelf.add_item(item)
+        return self._shelf.add_item(self._item(member, given, id=given.id, version=1))
 
-    def change(
-        self,
-        member: Member,
-        item_id: UUID,
-        *,
-        piece: str,
-        name: str,
-        place: str,
-        values: Mapping[str, str],
-        version: int,
-        unit: LengthUnit,
-    ) -> ShelfItem:
+    def change(self, member: Member, item_id: UUID, given: ChangedShelfItem) -> ShelfItem:
         """Change one upon its version; raises also NotFound, Stale."""
-        require_office(member)
-        return self._shelf.change_item(
-            ShelfItem(
-                id=item_id,
-                practice_id=member.practice_id,
-                piece=piece,
-                name=name,
-                place=place,
-                values=checked(piece, values, unit),
-                version=version,
-            )
+        item = self._item(member, given, id=item_id, version=given.version)
+        return self._shelf.change_item(item)
+
+    def _item(
+        self, member: Member, given: NewShelfItem | ChangedShelfItem, *, id: UUID, version: int
+    ) -> ShelfItem:
+        values = checked(given.piece, given.values, given.unit)
+        return view_of(
+            ShelfItem,
+            given,
+            id=id,
+            practice_id=member.practice_id,
+            values=values,
+            version=version,
+            users=(),
         )
 
     def drop(self, member: Member, item_id: UUID) -> None:
         """Take one off; visits keep what they took from it. Raises NotAllowed, NotFound."""
-        require_office(member)
         self._shelf.drop_item(member.practice_id, item_id)
 
 

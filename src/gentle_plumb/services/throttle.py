@@ -12,11 +12,14 @@ mistyping the code of their own page must not keep the colleagues from signing i
 from __future__ import annotations
 
 import hashlib
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from datetime import datetime, timedelta
-from typing import Literal
+from typing import Literal, Protocol
 
-Kind = Literal["sign in", "confirm", "reset", "own page"]
+from .errors import LockedOut
+
+AttemptKind = Literal["sign in", "confirm", "reset", "own page"]
 """What was tried: signing in, a password asked for again before something is changed, a reset
 asked for, the code of a client's own page."""
 
@@ -43,12 +46,14 @@ class Tries:
     last_at: datetime
 
 
-def counted_by(kind: Kind, whom: str, sender: str, known: bytes | None = None) -> list[Counted]:
+def counted_by(
+    kind: AttemptKind, whom: str, sender: str, known: bytes | None = None
+) -> list[Counted]:
     """What a try is counted by.
 
     Parameters
     ----------
-    kind : Kind
+    kind : AttemptKind
         What was tried.
     whom : str
         Whose it is: the email address as typed, in lower case; a member's id; a link's token.
@@ -100,3 +105,37 @@ def after_try(tries: Tries | None, now: datetime) -> Tries:
 
 def _forgotten(tries: Tries, now: datetime) -> bool:
     return abs(now - tries.last_at) > FORGOTTEN_AFTER
+
+
+class AttemptStore(Protocol):
+    """Where attempts are counted."""
+
+    def count_try(self, counted: Sequence[Counted], now: datetime) -> timedelta:
+        """Count a try by all of these, unless one of them has to wait; how long it has to.
+
+        Tries that come at once are counted one after the other.
+        """
+
+    def take_back_try(self, counted: Sequence[Counted]) -> None:
+        """The try was right: it leaves no trace, and what counted one address by sender is gone."""
+
+
+@dataclass(frozen=True, kw_only=True)
+class Attempts:
+    """The limit of a route: attempts of one kind, by who sends them."""
+
+    kind: AttemptKind
+    sender: str
+    store: AttemptStore
+    clock: Callable[[], datetime]
+
+    def begin(self, whom: str, known: bytes | None = None) -> Callable[[], None]:
+        """Count an attempt before it is looked at; what is returned is called where it was right.
+
+        Raises LockedOut after too many, whoever they were about.
+        """
+        counted = counted_by(self.kind, whom, self.sender, known)
+        wait = self.store.count_try(counted, self.clock())
+        if wait > timedelta(0):
+            raise LockedOut(int(wait.total_seconds()) + 1)
+        return lambda: self.store.take_back_try(counted)

@@ -14,9 +14,8 @@ from datetime import UTC, datetime, timedelta
 from typing import Protocol
 from uuid import UUID
 
-from .errors import NotAllowed
-from .models import Member, Practice
-from .models.trail import ACTS, Deed, TargetKind, TrailLine, TrailQuery, TrailTarget
+from .models import Member, Practice, view_of
+from .models.trail import ACTS, Deed, TargetKind, TrailLine, TrailLineView, TrailQuery, TrailTarget
 from .ports import Clock
 
 FIRST = bytes(32)
@@ -185,16 +184,32 @@ class TrailService:
             while len(self._lately) > MOST_KNOWN:
                 self._lately.popitem(last=False)
 
-    def lines(self, member: Member, query: TrailQuery) -> list[tuple[TrailLine, str]]:
-        """Lines with the client's name, the latest first; owners only. Raises NotAllowed."""
-        self._need_owner(member)
-        names = self._trail.names(member.practice_id)
-        found = self._trail.lines(member.practice_id, query)
-        return [(line, _named(line, names)) for line in found]
+    def lines(self, member: Member, query: TrailQuery) -> list[TrailLineView]:
+        """Lines with the client's name, the latest first."""
+        return [view for _, view in self._named(member, query)]
 
     def as_csv(self, member: Member, practice: Practice, query: TrailQuery) -> str:
-        """The same as CSV, by the practice's clock, with each line's digest; owners only."""
-        return lines_as_csv(self.lines(member, query), practice.local)
+        """The same as CSV, by the practice's clock, with each line's digest."""
+        lines = [(line, view.client) for line, view in self._named(member, query)]
+        return lines_as_csv(lines, practice.local)
+
+    def _named(
+        self, member: Member, query: TrailQuery
+    ) -> Iterator[tuple[TrailLine, TrailLineView]]:
+        names = self._trail.names(member.practice_id)
+        for line in self._trail.lines(member.practice_id, query):
+            yield (
+                line,
+                view_of(
+                    TrailLineView,
+                    line,
+                    says=ACTS[line.act],
+                    client_id=line.target.client_id,
+                    client=_client_name(line, names),
+                    visit_id=line.target.visit_id,
+                    digest=line.digest.hex(),
+                ),
+            )
 
     def check(self) -> list[tuple[UUID, int, int | None, str]]:
         """Each practice's chain: how many lines hold, where it breaks, and its end as hex digits."""
@@ -205,17 +220,12 @@ class TrailService:
             found.append((practice_id, count, broken, end.hex()))
         return found
 
-    @staticmethod
-    def _need_owner(member: Member) -> None:
-        if member.role != "owner":
-            raise NotAllowed("Only an owner reads the trail.")
-
 
 def _key(deed: Deed) -> tuple[object, ...]:
     return deed.practice_id, deed.member_id, deed.who, deed.act, deed.what, deed.target
 
 
-def _named(line: TrailLine, names: dict[UUID, str]) -> str:
+def _client_name(line: TrailLine, names: dict[UUID, str]) -> str:
     if line.target.client_id is None:
         return ""
     return names.get(line.target.client_id, "erased client")

@@ -6,12 +6,16 @@ import re
 import unicodedata
 from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
-from datetime import date, timedelta
-from functools import lru_cache
+from datetime import date, datetime, timedelta
 from itertools import islice
+from typing import Literal
 from uuid import UUID
 
-from .models import Client, VisitInList
+from ..core.intake import URGENCY
+from ..core.presentation import settles_at
+from ..core.record import Record, StepId
+from ..core.visit import furthest_step, got_worse, raised_red_flags
+from .models import VisitInList, VisitLine
 
 PAGE = 100
 """So many rows are given at a time. House value."""
@@ -34,13 +38,68 @@ class ListQuery:
     offset: int = 0
 
 
-@dataclass(frozen=True, kw_only=True)
-class ClientLine:
-    """A client in a list, with their last visit; None where there is none."""
+VisitState = Literal["new", "draft", "signed", "changed"]
+"""``changed`` is signed, then changed again."""
 
-    client: Client
-    last: date | None
+
+@dataclass(frozen=True, kw_only=True)
+class VisitLineView:
+    """A visit in a list.
+
+    ``call_back`` is the first day on which a client is called back about a red flag, ``sign`` is what the gravest red
+    flag asks for that nobody has written an answer to, ``step`` the furthest that anything was entered in,
+    ``settles_at`` when the settle-in test that runs is over, s since 1970, ``worse`` what hurts more than before.
+    """
+
+    id: UUID
+    client_id: UUID
+    client: str
+    work: str
+    practitioner: str
+    started_on: date
+    changed_at: datetime | None
     follow_up: str | None
+    state: VisitState
+    sign: str | None
+    call_back: date | None
+    shared_report: UUID | None
+    step: StepId | None
+    settles_at: float | None
+    worse: list[str]
+
+
+def line_view(line: VisitLine) -> VisitLineView:
+    """A visit as a list shows it."""
+    flags = raised_red_flags(Record(line.signs))
+    waiting = [flag for flag in flags if flag.done is None]
+    calls = sorted(flag.to_call for flag in flags if flag.to_call)
+    visit, client = line.visit, line.client
+    state: VisitState = "draft" if visit.revision else "new"
+    if line.signed_at is not None:
+        state = "signed" if line.signed_revision == visit.revision else "changed"
+    return VisitLineView(
+        id=visit.id,
+        client_id=client.id,
+        client=client.name,
+        work=client.work,
+        practitioner=line.practitioner,
+        started_on=visit.started_on,
+        changed_at=line.changed_at,
+        follow_up=line.follow_up,
+        state=state,
+        sign=URGENCY[waiting[0].urgency] if waiting else None,
+        call_back=date.fromisoformat(calls[0]) if calls else None,
+        shared_report=line.shared_report,
+        step=furthest_step(line.touched),
+        settles_at=settles_at(Record(line.settling)),
+        worse=[
+            f"{pain.label} {pain.was:g} to {pain.now:g} of 10"
+            for pain in got_worse(Record(line.felt_before), Record(line.felt))
+        ],
+    )
+
+
+WORD_ENDS = re.compile(r"[\s,.;/-]+")
 
 
 def matches(sought: str, *texts: str) -> bool:
@@ -54,16 +113,15 @@ def matches(sought: str, *texts: str) -> bool:
     return all(any(word.startswith(start) for word in words) for start in _plain(sought).split())
 
 
-@lru_cache(maxsize=50_000)
 def _words(text: str) -> tuple[str, ...]:
-    """The words of a name and job: taken apart once, however often a practice is searched."""
-    return tuple(re.split(r"[\s,.;/-]+", _plain(text)))
+    return tuple(WORD_ENDS.split(_plain(text)))
 
 
-@lru_cache(maxsize=256)
 def _plain(text: str) -> str:
+    if text.isascii():
+        return text.lower()
     parts = unicodedata.normalize("NFD", text)
-    return "".join(one for one in parts if not unicodedata.combining(one)).lower()
+    return "".join(part for part in parts if not unicodedata.combining(part)).lower()
 
 
 def of_today(every: Sequence[VisitInList], today: date) -> list[UUID]:

@@ -8,8 +8,6 @@ from datetime import date, timedelta
 from typing import Any
 from uuid import UUID, uuid4
 
-from ..core.body import Sex
-from ..core.drawing import Scene, SceneRequest
 from ..core.errors import ValueOutOfRange
 from ..core.plans import best_stack
 from ..core.presentation import StackView, stack_view
@@ -30,30 +28,34 @@ from .errors import NotFound
 from .measured import measuring_of
 from .models import (
     Change,
+    ChangedClient,
     Client,
     Entry,
+    ListedClient,
     Member,
+    NewClient,
     OpenVisit,
     Practice,
     Visit,
-    VisitLine,
     VisitSnapshot,
+    view_of,
 )
-from .permissions import require_health, require_office, require_writer
 from .ports import Clock, Records
 from .programmes import ProgrammePage, programme_page
 from .visit_lists import (
     DUE_SOON,
     LATEST_SIGNED,
     PAGE,
-    ClientLine,
     ListQuery,
+    VisitLineView,
+    line_view,
     matches,
     of_today,
     page_of,
 )
+from .visit_reuse import VisitReuse
 from .working_days import DayPage, day_page
-from .workup import Workup, given_of, work_up
+from .workup import VisitResults, visit_input, work_up
 
 FOLLOW_UP = fields.report.follow_up.id
 FURTHEST_EAST = timedelta(hours=14)
@@ -75,21 +77,23 @@ class VisitService:
         errors_of: Callable[[Member], dict[str, float]] | None = None,
         chosen_by: Callable[[Member], dict[str, str]] | None = None,
         hidden_from: Callable[[Member], Set[UUID]] | None = None,
+        reuse: VisitReuse | None = None,
     ) -> None:
         self._records, self._clock = records, clock
         self._errors_of = errors_of or (lambda _: {})
         self._chosen_by = chosen_by or (lambda _: {})
         self._hidden_from = hidden_from or (lambda _: frozenset())
+        self._reuse = reuse or VisitReuse()
 
-    def clients(self, member: Member, query: ListQuery = EVERY) -> list[ClientLine]:
+    def clients(self, member: Member, query: ListQuery = EVERY) -> list[ListedClient]:
         """A page of the clients that a member sees, by name, each with their last visit."""
         practice = member.practice_id
         ids = page_of(self._clients_sought(member, query), query.offset)
         last = self._records.last_visits(practice, ids) if ids else {}
         return [
-            ClientLine(client=one, last=seen[0], follow_up=seen[1])
-            for one in (self._records.clients(practice, ids) if ids else [])
-            for seen in [last.get(one.id, (None, None))]
+            view_of(ListedClient, client, last_visit=seen[0], follow_up=seen[1])
+            for client in (self._records.clients(practice, ids) if ids else [])
+            for seen in [last.get(client.id, (None, None))]
         ]
 
     def _clients_sought(self, member: Member, query: ListQuery) -> Iterator[UUID]:
@@ -100,61 +104,18 @@ class VisitService:
             if asked and id not in hidden:
                 yield id
 
-    def add_client(
-        self,
-        member: Member,
-        *,
-        name: str,
-        sex: Sex | None,
-        work: str,
-        email: str = "",
-        birth_year: int | None = None,
-        id: UUID | None = None,
-    ) -> Client:
-        """A new client; the same id sent again makes no second one. Raises NotAllowed."""
-        require_office(member)
-        return self._records.add_client(
-            Client(
-                id=id or uuid4(),
-                practice_id=member.practice_id,
-                name=name,
-                sex=sex,
-                work=work,
-                email=email,
-                birth_year=birth_year,
-            )
-        )
+    def add_client(self, member: Member, given: NewClient) -> Client:
+        """A new client; the same id sent again makes no second one."""
+        return self._records.add_client(Client(practice_id=member.practice_id, **vars(given)))
 
-    def change_client(
-        self,
-        member: Member,
-        client_id: UUID,
-        *,
-        name: str,
-        sex: Sex | None,
-        work: str,
-        version: int,
-        email: str = "",
-        birth_year: int | None = None,
-    ) -> Client:
-        """Correct a client upon its version; raises NotAllowed, NotFound, Stale."""
-        require_office(member)
+    def change_client(self, member: Member, client_id: UUID, given: ChangedClient) -> Client:
+        """Correct a client upon its version; raises NotFound, Stale."""
         held = self._records.client(member.practice_id, client_id)
-        return self._records.change_client(
-            replace(
-                held,
-                name=name,
-                sex=sex,
-                work=work,
-                email=email,
-                birth_year=birth_year,
-                version=version,
-            )
-        )
+        return self._records.change_client(replace(held, **vars(given)))
 
     def visits(
         self, member: Member, query: ListQuery = EVERY, practice: Practice | None = None
-    ) -> list[VisitLine]:
+    ) -> list[VisitLineView]:
         """A page of the visits that a member sees, the latest first; red flags only for who sees health data.
 
         Without words and client it is what Today shows, on the practice's own day where it is given.
@@ -182,9 +143,9 @@ class VisitService:
             )
             shown = of_today([one for one in every if one.client_id not in hidden], today)
         lines = self._records.visits(mine, of=shown) if shown else []
-        if member.sees_health:
-            return lines
-        return [replace(line, signs={}, felt={}, felt_before={}) for line in lines]
+        if not member.sees_health:
+            lines = [replace(line, signs={}, felt={}, felt_before={}) for line in lines]
+        return [line_view(line) for line in lines]
 
     def start(
         self, member: Member, practice: Practice, client_id: UUID, *, id: UUID | None = None
@@ -197,7 +158,6 @@ class VisitService:
 
         How well the member repeats a reading, and what the practice has chosen, are taken down.
         """
-        require_writer(member)
         if client_id in self._hidden_from(member):
             raise NotFound("There is no such client.")
         client = self._records.client(member.practice_id, client_id)
@@ -214,12 +174,14 @@ class VisitService:
 
     def open(self, member: Member, visit_id: UUID) -> OpenVisit:
         """A visit and everything in it; raises NotAllowed, NotFound."""
-        require_health(member)
         visit, client, entries, reports, photos = self._records.open(member.practice_id, visit_id)
         return OpenVisit(
-            visit=visit,
+            id=visit.id,
             client=client,
-            entries=entries,
+            started_on=visit.started_on,
+            revision=visit.revision,
+            discarded=visit.discarded_at is not None,
+            entries={entry.path: entry for entry in entries},
             reports=reports,
             photos=photos,
             consents=self._records.consents_said(member.practice_id, visit_id),
@@ -248,7 +210,6 @@ class VisitService:
             As the port says.
 
         """
-        require_writer(member)
         field = field_of(path)
         value = read_typed(field, typed, unit=unit)
         if field.been and isinstance(value, str):
@@ -270,7 +231,10 @@ class VisitService:
             consent=consent_for(field) if value is not None else None,
             erase=erased_by(path, value),
         )
-        return self._records.write(member.practice_id, change, self._clock())
+        written = self._records.write(member.practice_id, change, self._clock())
+        if change.erase is not None:
+            self._reuse.drop(visit_id)
+        return written
 
     def _not_ahead(self, field: Field[object], day: str) -> None:
         """Refuse a day that lies ahead wherever on earth it is written."""
@@ -307,10 +271,9 @@ class VisitService:
         plans: bool = False,
         history: str | None = None,
         place: str = fields.places.MAIN,
-    ) -> tuple[VisitSnapshot, Workup]:
+    ) -> tuple[VisitSnapshot, VisitResults]:
         """The visit and what it comes to, as :func:`work_up` says; raises NotAllowed, NotFound."""
-        require_health(member)
-        working = self._records.working(member.practice_id, visit_id)
+        working = self._snapshot(member, visit_id)
         return working, work_up(working, unit, body=body, plans=plans, history=history, place=place)
 
     def given(
@@ -341,20 +304,14 @@ class VisitService:
         _, workup = self.worked(member, visit_id, "cm", body=False, place=place)
         return programme_page(workup)
 
-    def for_workplace(
-        self, member: Member, visit_id: UUID, unit: LengthUnit
-    ) -> tuple[VisitSnapshot, Workup]:
-        """As :meth:`worked`, for making the workplace's paper of it: also for who sees no health data.
-
-        Nothing of it but that paper may leave; raises NotFound.
-        """
-        working = self._records.working(member.practice_id, visit_id)
-        return working, work_up(working, unit, body=False)
+    def _snapshot(self, member: Member, visit_id: UUID) -> VisitSnapshot:
+        """The visit as it is, with what was worked out for it a moment ago."""
+        snapshot = self._records.working(member.practice_id, visit_id)
+        return replace(snapshot, reuse=self._reuse.of(snapshot.client.id, visit_id))
 
     def _given(self, member: Member, visit_id: UUID, place: str = fields.places.MAIN) -> VisitInput:
-        require_health(member)
-        working = self._records.working(member.practice_id, visit_id)
-        return at_place(given_of(working, measuring_of(working)), place)
+        working = self._snapshot(member, visit_id)
+        return at_place(visit_input(working, measuring_of(working)), place)
 
     def stack(
         self,
@@ -382,7 +339,3 @@ class VisitService:
             )
         items = case_of(self._given(member, visit_id, place)).workstation.items
         return stack_view(best_stack(items, lift, use), unit)
-
-    def scene(self, workup: Workup, request: SceneRequest) -> Scene:
-        """The drawing of a visit."""
-        return workup.through.scene(request)

@@ -8,7 +8,7 @@ from ..core.assessment import whole_minutes
 from ..core.drawing import DayBar, draw_day
 from ..core.presentation import DayView, RhythmView, day_view, rhythm_views
 from ..core.what_if import day_strain
-from .workup import Workup
+from .workup import VisitResults
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -27,25 +27,25 @@ class DayPage:
     doubt: str | None
 
 
-def day_page(workup: Workup, *, week: int, width: float) -> DayPage:
+def day_page(workup: VisitResults, *, week: int, width: float) -> DayPage:
     """Return the working day of a visit.
 
     Parameters
     ----------
-    workup : Workup
+    workup : VisitResults
     week : int
         The week of getting used to standing; 0: once used to it.
     width : float
         Of the bar, px.
 
     """
-    day, person = workup.day, workup.limits
+    day, person = workup.day, workup.case.person
     if day is None:
         return DayPage(
             day=None, bar=None, rhythms=[], strain_before=None, strain_after=None, doubt=None
         )
     spells = day.week(week)
-    before, after = day_strain(workup.through, day.totals.stand / 60)
+    before, after = day_strain(workup.analysis, day.totals.stand / 60)
     bar = draw_day(
         spells,
         width=width,

@@ -2,22 +2,16 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
+from typing import Literal
 
 from ..core.actions import set_steps
 from ..core.body import DIMENSIONS
 from ..core.catalogue import Tier
+from ..core.drawing import Scene, SceneRequest
 from ..core.findings import Finding, Strain
-from ..core.fit import (
-    Case,
-    FitResult,
-    FitRow,
-    dimensions_needed,
-    notes_in,
-    standing_reason,
-    working_order,
-)
-from ..core.intake import PersonLimits
+from ..core.fit import Case, FitResult, dimensions_needed, notes_in, standing_reason, working_order
 from ..core.movements import LIBRARY, place_movements
 from ..core.presentation import (
     ActionView,
@@ -83,7 +77,7 @@ from .measured import (
     past_bodies,
     visit_doubts,
 )
-from .models import VisitSnapshot
+from .models import VisitSnapshot, view_of
 from .photo_views import PhotoView, photo_view
 from .precautions import PrecautionView, precaution_views
 
@@ -99,17 +93,30 @@ class PlaceView:
 
 
 @dataclass(frozen=True, kw_only=True)
-class Workup:
-    """Everything the page shows of a visit at one of its places, and what it was made from."""
+class RestView:
+    """A rule that holds, or can't be told yet with the reason: in one sentence."""
 
-    record: Record
+    id: str
+    subject: str
+    state: Literal["holds", "not assessable"]
+    text: str
+
+
+@dataclass(frozen=True, kw_only=True)
+class VisitView:
+    """What is shown of a visit that was worked out, at one of its places.
+
+    ``order`` names rows by posture and quantity. ``findings`` are those that are off, ``rest`` the others.
+    ``over_found`` and ``over_set`` are the degrees by which joints lie outside their bands, as found and as aimed at;
+    ``untold_found`` and ``untold_set`` the joints that can't be told.
+    """
+
+    revision: int
     place: str
     places: list[PlaceView]
-    case: Case
-    result: FitResult
-    through: VisitAnalysis
-    order: list[FitRow]
     rows: list[RowView]
+    order: list[str]
+    bundle: Mapping[str, str]
     plan: Tier
     plans: list[PlanView]
     fixes: list[PurchaseView]
@@ -121,6 +128,7 @@ class Workup:
     gazes: list[GazeView]
     steps: list[StepProgress]
     findings: list[Finding]
+    rest: list[RestView]
     hard: list[str]
     worse: str | None
     causes: list[CauseView]
@@ -133,30 +141,57 @@ class Workup:
     photos: list[PhotoView]
     signs: list[RaisedRedFlag]
     cares: list[PrecautionView]
-    limits: PersonLimits
-    felt: list[str]
     decider: Decider | None
     display: str | None
     measured: list[Measured]
     doubtful: list[str]
     again: list[RemeasureView]
-    needed: tuple[str, ...]
-    table: tuple[str, str]
-    day: WorkingDay | None
+    table_origin: str
     joints: list[JointView]
     notes: list[str]
+    seated_possible: bool
+    standing_possible: bool
     why_not_standing: str | None
     hours: float
     hours_doubt: str | None
+    over_found: float | None
+    over_set: float | None
+    untold_found: Sequence[str]
+    untold_set: Sequence[str]
+
+
+@dataclass(frozen=True, kw_only=True)
+class DrawnVisit(VisitView):
+    """A visit worked out, with its drawing."""
+
+    scene: Scene
+
+
+@dataclass(frozen=True, kw_only=True)
+class VisitResults(VisitView):
+    """What is shown of a visit, and what it was made from."""
+
+    record: Record
+    case: Case
+    result: FitResult
+    analysis: VisitAnalysis
+    felt: list[str]
+    needed: tuple[str, ...]
+    table_name: str
+    day: WorkingDay | None
 
     @property
     def movement_times(self) -> dict[int, str]:
         """Which movement is done at which time of the whole day, minutes after midnight; none while any waits."""
-        programme = self.through.programme()
+        programme = self.analysis.programme()
         if self.day is None or programme.waits_for:
             return {}
         placed = place_movements(programme.chosen, self.day.spells)
-        return {at: LIBRARY[id].label for at, id in placed}
+        return {minute: LIBRARY[id].label for minute, id in placed}
+
+    def drawn(self, request: SceneRequest) -> DrawnVisit:
+        """What is shown, with a drawing."""
+        return view_of(DrawnVisit, self, scene=self.analysis.scene(request))
 
 
 MOST_APART_H = 0.5
@@ -182,7 +217,7 @@ def _why_not_standing(case: Case, result: FitResult, unit: LengthUnit) -> str | 
 WORSE_BY_DEGREES = "the joints pay more degrees than they did"
 
 
-def given_of(opened: VisitSnapshot, measuring: Measuring) -> VisitInput:
+def visit_input(opened: VisitSnapshot, measuring: Measuring) -> VisitInput:
     """What a visit is worked through from."""
     return VisitInput(
         values=opened.facts,
@@ -196,6 +231,7 @@ def given_of(opened: VisitSnapshot, measuring: Measuring) -> VisitInput:
             for one in opened.photos
         ),
         prices=opened.prices,
+        reuse=opened.reuse,
     )
 
 
@@ -207,7 +243,7 @@ def work_up(
     plans: bool = False,
     history: str | None = None,
     place: str = fields.places.MAIN,
-) -> Workup:
+) -> VisitResults:
     """Work a visit out.
 
     Parameters
@@ -227,14 +263,13 @@ def work_up(
 
     """
     measuring = measuring_of(opened)
-    through = analyse_visit(at_place(given_of(opened, measuring), place), unit)
-    record = through.given.record
-    case, result = through.case, through.result
-    needed = dimensions_needed(through.bare)
+    analysis = analyse_visit(at_place(visit_input(opened, measuring), place), unit)
+    record = analysis.given.record
+    case, result = analysis.case, analysis.result
+    needed = dimensions_needed(analysis.bare)
     listed = listed_of(opened, needed)
     bodies = past_bodies(opened, measuring)
     asked_of = visit_doubts(opened, case.body, unit, bodies)
-    order = working_order(case, result)
     hours = hours_at_desk(record)
     asked = sum(record[task] or 0.0 for task in fields.ask.hours.values())
     signed = opened.signed_revision == opened.visit.revision
@@ -243,12 +278,14 @@ def work_up(
     )
     offset = display_offset(record)
     said = record[fields.ask.day_hours]
-    causes, actions = through.causes(), through.actions()
+    causes, actions = analysis.causes(), analysis.actions()
     to_set = set_steps(actions)
-    rows = through.rows(unit)
-    hard = hard_limit_words(through.assessment.hard_limits("aimed"), unit)
-    offered = plan_views(through.plans(), unit, through.given.money) if plans else ([], [])
-    return Workup(
+    rows = analysis.rows(unit)
+    hard = hard_limit_words(analysis.assessment.hard_limits("aimed"), unit)
+    offered = plan_views(analysis.plans(), unit, analysis.given.money) if plans else ([], [])
+    posture = result.seated if result.seated.possible else result.standing
+    return VisitResults(
+        revision=opened.visit.revision,
         record=record,
         place=place,
         places=[
@@ -257,36 +294,46 @@ def work_up(
         ],
         case=case,
         result=result,
-        through=through,
-        order=order,
+        analysis=analysis,
+        order=[f"{row.posture}.{row.key}" for row in working_order(case, result)],
+        bundle=analysis.bundle,
         rows=rows,
-        plan=through.plan,
+        plan=analysis.plan,
         plans=offered[0],
         fixes=offered[1],
-        offers=offer_views(through.offers(), unit, through.given.money) if plans else [],
+        offers=offer_views(analysis.offers(), unit, analysis.given.money) if plans else [],
         moves=move_views(result.moves, unit),
         pair=pair_view(rows, result.moves),
         zones=zone_views(case),
         laptop=laptop_views(case, unit),
         gazes=gaze_views(case, result, unit),
         steps=list(progress(record, result, to_set, listed=listed, signed=signed).values()),
-        findings=through.findings,
+        findings=[finding for finding in analysis.findings if finding.state == "off"],
+        rest=[
+            RestView(
+                id=finding.id,
+                subject=finding.subject,
+                state=finding.state,
+                text=finding.reason or finding.cause,
+            )
+            for finding in analysis.findings
+            if finding.state != "off"
+        ],
         hard=hard,
         worse=say("worse", because=" ".join(hard) or WORSE_BY_DEGREES)
-        if through.assessment.worse
+        if analysis.assessment.worse
         else None,
         causes=cause_views(causes.causes),
         unexplained=list(causes.unexplained),
         actions=action_views(actions, causes.causes, unit, levers_of(record)),
         settle=settle_view(record, case, result, unit),
-        follows=moved_by_what_stands(through, unit),
+        follows=moved_by_what_stands(analysis, unit),
         set_order=[one.id for one in to_set],
-        strain=through.strain(),
-        photos=[photo_view(one, unit) for one in through.photos],
+        strain=analysis.strain(),
+        photos=[photo_view(one, unit) for one in analysis.photos],
         signs=raised_red_flags(record),
-        cares=precaution_views(record, case, through.stands.seated, opened, through.given.as_of),
-        limits=case.person,
-        felt=[one.text for one in through.facts.felt],
+        cares=precaution_views(record, case, analysis.stands.seated, opened, analysis.given.as_of),
+        felt=[one.text for one in analysis.facts.felt],
         decider=decider_of(case, result),
         display=f"The display reads {format_length(abs(offset), unit, with_unit=True)} too "
         f"{'low' if offset > 0 else 'high'}."
@@ -302,10 +349,17 @@ def work_up(
         ),
         again=again_views(case.body, result, measuring.errors, unit) if body else [],
         needed=needed,
-        table=(measuring.table.name, measuring.table.origin),
+        table_name=measuring.table.name,
+        table_origin=measuring.table.origin,
         day=working_day(record, case, desk_stands=stands),
-        joints=through.joints(),
+        joints=analysis.joints(),
         notes=list(notes_in(case, result, unit)),
+        seated_possible=result.seated.possible,
+        standing_possible=result.standing.possible,
+        over_found=posture.over_found,
+        over_set=posture.over_set,
+        untold_found=posture.untold_found,
+        untold_set=posture.untold_set,
         why_not_standing=_why_not_standing(case, result, unit),
         hours=hours,
         hours_doubt=_hours_doubt(asked, said),

@@ -3,7 +3,7 @@
 from .access import SqlClientAccesses, SqlOneTimeLinks
 from .accounts import SqlAccounts
 from .bulk import SqlBulkJobs
-from .engine import make_engine, migrate, newest_schema, roll_back, schema_of
+from .engine import SqlDatabase, make_engine, migrate, newest_schema, roll_back, schema_of
 from .erased_list import note_erased, note_left, noted_as_erased, noted_as_left
 from .failed_mails import SqlFailedMails
 from .keeping import SqlKeeping, erase_again
@@ -16,32 +16,3 @@ from .sealed_secrets import seal_what_is_open, secrets_in
 from .shelf import SqlShelf
 from .trail import SqlTrail
 from .troubles import SqlTroubles
-
-__all__ = [
-    "SqlAccounts",
-    "SqlBulkJobs",
-    "SqlClientAccesses",
-    "SqlFailedMails",
-    "SqlKeeping",
-    "SqlMeasuring",
-    "SqlOneTimeLinks",
-    "SqlOwnPages",
-    "SqlPolicies",
-    "SqlQueue",
-    "SqlRecords",
-    "SqlShelf",
-    "SqlTrail",
-    "SqlTroubles",
-    "erase_again",
-    "make_engine",
-    "migrate",
-    "newest_schema",
-    "note_erased",
-    "note_left",
-    "noted_as_erased",
-    "noted_as_left",
-    "roll_back",
-    "schema_of",
-    "seal_what_is_open",
-    "secrets_in",
-]

@@ -13,7 +13,7 @@ from alembic.script import ScriptDirectory
 from sqlalchemy import Connection, Engine, create_engine, event, text
 from sqlalchemy.engine import make_url
 from sqlalchemy.exc import DisconnectionError
-from sqlalchemy.pool import ConnectionPoolEntry
+from sqlalchemy.pool import ConnectionPoolEntry, QueuePool
 
 from ..services import spent
 from .audited import watch
@@ -131,3 +131,24 @@ def migrate(engine: Engine, serving: str | None = None) -> None:
         finally:
             connection.execute(text("select pg_advisory_unlock(:key)"), {"key": MIGRATION_LOCK})
             connection.commit()
+
+
+class SqlDatabase:
+    """The Database port."""
+
+    def __init__(self, engine: Engine) -> None:
+        self._engine = engine
+
+    def ping(self) -> None:
+        with self._engine.connect() as connection:
+            connection.execute(text("select 1"))
+
+    def schema(self) -> str:
+        return schema_of(self._engine)
+
+    def newest(self) -> str:
+        return newest_schema()
+
+    def pool(self) -> QueuePool | None:
+        pool = self._engine.pool
+        return pool if isinstance(pool, QueuePool) else None

@@ -4,15 +4,14 @@ from __future__ import annotations
 
 from uuid import UUID
 
-from sqlalchemy import Engine, delete, select, update
+from sqlalchemy import delete, null, select, update
 
 from ..services.errors import NotFound
 from ..services.models import FailedMail
-from .access_models import OneTimeLinkRow, StaffLetterRow
-from .own_models import OutgoingMailRow
+from .store import Store
+from .tables import ONE_TIME_LINK, OUTGOING_MAIL, STAFF_LETTER
 
-_MAIL, _LETTER = OutgoingMailRow.__table__.c, StaffLetterRow.__table__.c
-_LINK = OneTimeLinkRow.__table__.c
+_MAIL, _LETTER, _LINK = OUTGOING_MAIL.c, STAFF_LETTER.c, ONE_TIME_LINK.c
 _SAYS = {
     "before": "link to a client's own page, before a visit",
     "after": "link to a client's own page, after a visit",
@@ -22,57 +21,47 @@ _SAYS = {
 }
 
 
-class SqlFailedMails:
+class SqlFailedMails(Store):
     """The FailedMails port."""
-
-    def __init__(self, engine: Engine) -> None:
-        self._engine = engine
-        self._reader = engine.execution_options(isolation_level="AUTOCOMMIT")
 
     def failed(self, practice_id: UUID) -> list[FailedMail]:
         mails = select(
-            _MAIL.id, _MAIL.recipient, _MAIL.kind, _MAIL.client_id, _MAIL.trouble, _MAIL.due_at
+            _MAIL.id,
+            _MAIL.recipient.label("to"),
+            _MAIL.kind,
+            _MAIL.client_id,
+            _MAIL.trouble,
+            _MAIL.due_at.label("at"),
         ).where(_MAIL.practice_id == practice_id, _MAIL.state == "failed")
         letters = (
-            select(_LETTER.id, _LINK.email, _LINK.kind, _LETTER.trouble, _LINK.made_at)
-            .join_from(StaffLetterRow, OneTimeLinkRow, _LINK.id == _LETTER.link_id)
+            select(_LETTER.id, _LINK.email, _LINK.kind, null(), _LETTER.trouble, _LINK.made_at)
+            .join_from(STAFF_LETTER, ONE_TIME_LINK, _LINK.id == _LETTER.link_id)
             .where(_LINK.practice_id == practice_id, _LETTER.state == "failed")
         )
         with self._reader.connect() as connection:
             found = [
                 FailedMail(
                     id=row.id,
-                    to=row.recipient,
+                    to=row.to,
                     what=_SAYS[row.kind],
                     client_id=row.client_id,
                     trouble=row.trouble,
-                    at=row.due_at,
+                    at=row.at,
                 )
-                for row in connection.execute(mails)
-            ]
-            found += [
-                FailedMail(
-                    id=row.id,
-                    to=row.email,
-                    what=_SAYS[row.kind],
-                    client_id=None,
-                    trouble=row.trouble,
-                    at=row.made_at,
-                )
-                for row in connection.execute(letters)
+                for row in connection.execute(mails.union_all(letters))
             ]
         return sorted(found, key=lambda one: (one.at, str(one.id)), reverse=True)
 
     def let_go(self, practice_id: UUID, mail_id: UUID) -> None:
         mail = (
-            update(OutgoingMailRow)
+            update(OUTGOING_MAIL)
             .where(_MAIL.id == mail_id, _MAIL.practice_id == practice_id, _MAIL.state == "failed")
             .values(state="dropped")
             .returning(_MAIL.id)
         )
         mine = select(_LINK.id).where(_LINK.practice_id == practice_id)
         letter = (
-            delete(StaffLetterRow)
+            delete(STAFF_LETTER)
             .where(_LETTER.id == mail_id, _LETTER.state == "failed", _LETTER.link_id.in_(mine))
             .returning(_LETTER.id)
         )

@@ -11,71 +11,70 @@ from sqlalchemy import Connection, Engine, Select, delete, exists, func, insert,
 from ..core.record.fields.photo import PHOTO_FAMILY
 from ..services.errors import HoldsSomething, NotFound
 from ..services.models import ClientStanding, Erasure, ErasureScope
-from .access_models import BulkJobRow, ErasureRow
-from .models import (
-    Base,
-    ChangeRow,
-    ClientRow,
-    EntryRow,
-    PhotoRow,
-    PracticeRow,
-    ReportCopyRow,
-    ReportRow,
-    VisitRow,
-)
-from .own_models import CheckRoundRow, ClientLinkRow, GivenAnswerRow, OutgoingMailRow
+from .mapping import values_of
 from .photos import erase
+from .store import Store
+from .tables import (
+    BULK_JOB,
+    CHANGE,
+    CHECK_ROUND,
+    CLIENT,
+    CLIENT_LINK,
+    ENTRY,
+    ERASURE,
+    GIVEN_ANSWER,
+    METADATA,
+    OUTGOING_MAIL,
+    PHOTO,
+    PRACTICE,
+    REPORT,
+    REPORT_COPY,
+    VISIT,
+)
 
-_CLIENT, _VISIT = ClientRow.__table__.c, VisitRow.__table__.c
-_ERASURE = ErasureRow.__table__.c
+_CLIENT, _VISIT = CLIENT.c, VISIT.c
 OUTLIVES = ("trail", "erasure")
 """What names an erased client still, by an identifier alone: that it was there, and that it is gone."""
 
 
-class SqlKeeping:
+class SqlKeeping(Store):
     """The Keeping port."""
-
-    def __init__(self, engine: Engine) -> None:
-        self._engine = engine
-        self._reader = engine.execution_options(isolation_level="AUTOCOMMIT")
 
     def standings(self, practice_id: UUID, still_since: date) -> list[ClientStanding]:
         # only these can be due: a look into every entry of a large practice takes its time
         still = (
             select(_VISIT.client_id)
-            .outerjoin(PhotoRow, PhotoRow.visit_id == _VISIT.id)
+            .outerjoin(PHOTO, PHOTO.c.visit_id == _VISIT.id)
             .where(_VISIT.practice_id == practice_id)
             .group_by(_VISIT.client_id)
             .having(
                 (func.max(_VISIT.started_on) <= still_since)
-                | (func.max(PhotoRow.added_at) < still_since + timedelta(days=2))
+                | (func.max(PHOTO.c.added_at) < still_since + timedelta(days=2))
             )
         )
         typed = (
-            select(VisitRow.client_id, func.max(EntryRow.changed_at).label("at"))
-            .join(EntryRow, EntryRow.visit_id == VisitRow.id)
-            .where(VisitRow.practice_id == practice_id, VisitRow.client_id.in_(still))
-            .group_by(VisitRow.client_id)
+            select(VISIT.c.client_id, func.max(ENTRY.c.changed_at).label("at"))
+            .join(ENTRY, ENTRY.c.visit_id == VISIT.c.id)
+            .where(VISIT.c.practice_id == practice_id, VISIT.c.client_id.in_(still))
+            .group_by(VISIT.c.client_id)
             .subquery()
         )
         signed = (
             select(
-                VisitRow.client_id,
-                func.count().label("n"),
-                func.max(ReportRow.signed_at).label("at"),
+                VISIT.c.client_id, func.count().label("n"), func.max(REPORT.c.signed_at).label("at")
             )
-            .join(ReportRow, ReportRow.visit_id == VisitRow.id)
-            .where(VisitRow.practice_id == practice_id)
-            .group_by(VisitRow.client_id)
+            .join(REPORT, REPORT.c.visit_id == VISIT.c.id)
+            .where(VISIT.c.practice_id == practice_id)
+            .group_by(VISIT.c.client_id)
             .subquery()
         )
         pictures = (
             select(
-                VisitRow.client_id, func.count().label("n"), func.max(PhotoRow.added_at).label("at")
+                VISIT.c.client_id, func.count().label("n"), func.max(PHOTO.c.added_at).label("at")
             )
-            .join(PhotoRow, PhotoRow.visit_id == VisitRow.id)
-            .where(VisitRow.practice_id == practice_id)
-            .group_by(VisitRow.client_id)
+            .join(PHOTO, PHOTO.c.visit_id == VISIT.c.id)
+            .where(VISIT.c.practice_id == practice_id)
+            .group_by(VISIT.c.client_id)
             .subquery()
         )
         query = (
@@ -89,7 +88,7 @@ class SqlKeeping:
                 pictures.c.n.label("photographs"),
                 pictures.c.at.label("photographed_at"),
             )
-            .join(VisitRow, _VISIT.client_id == _CLIENT.id)
+            .join(VISIT, _VISIT.client_id == _CLIENT.id)
             .outerjoin(typed, typed.c.client_id == _CLIENT.id)
             .outerjoin(signed, signed.c.client_id == _CLIENT.id)
             .outerjoin(pictures, pictures.c.client_id == _CLIENT.id)
@@ -97,7 +96,7 @@ class SqlKeeping:
             .group_by(_CLIENT.id, typed.c.at, signed.c.n, signed.c.at, pictures.c.n, pictures.c.at)
             .order_by(_CLIENT.name, _CLIENT.id)
         )
-        zone_of = select(PracticeRow.time_zone).where(PracticeRow.id == practice_id)
+        zone_of = select(PRACTICE.c.time_zone).where(PRACTICE.c.id == practice_id)
         with self._reader.connect() as connection:
             here = ZoneInfo(connection.scalar(zone_of) or "UTC")
             return [
@@ -137,7 +136,7 @@ class SqlKeeping:
             if counts["reports"] and not even_signed:
                 raise HoldsSomething("There are signed reports. Only an owner can delete them.")
             visits = list(connection.scalars(_visits(client_id)))
-            connection.execute(delete(ClientRow).where(mine))
+            connection.execute(delete(CLIENT).where(mine))
             _drop_made_papers(connection, practice_id)
             return counts, _left_over(connection, [client_id], visits)
 
@@ -146,7 +145,7 @@ class SqlKeeping:
         scope = ErasureScope(starts=(f"{PHOTO_FAMILY}.",), photos=True)
         with self._engine.begin() as connection:
             visits = list(connection.scalars(_visits(client_id).with_for_update()))
-            photos = select(func.count()).where(PhotoRow.visit_id.in_(visits))
+            photos = select(func.count()).where(PHOTO.c.visit_id.in_(visits))
             counts = {"photographs": connection.scalar(photos) or 0}
             for visit in visits:
                 erase(connection, visit, scope)
@@ -155,28 +154,25 @@ class SqlKeeping:
 
     def add(self, erasure: Erasure) -> None:
         with self._engine.begin() as connection:
-            values = {**vars(erasure), "counts": dict(erasure.counts)}
-            connection.execute(insert(ErasureRow).values(**values))
+            connection.execute(insert(ERASURE).values(**values_of(erasure)))
 
     def erasures(self, practice_id: UUID) -> list[Erasure]:
-        query = select(*_ERASURE).where(_ERASURE.practice_id == practice_id)
-        with self._reader.connect() as connection:
-            found = connection.execute(query.order_by(_ERASURE.at.desc(), _ERASURE.id))
-            return [Erasure(**row._mapping) for row in found]
+        mine = ERASURE.c.practice_id == practice_id
+        return self._list(Erasure, mine, order=(ERASURE.c.at.desc(), ERASURE.c.id))
 
 
 def erase_again(engine: Engine, clients: list[UUID]) -> int:
     """Erase clients that came back with a backup; how many there were."""
     with engine.begin() as connection:
-        gone = delete(ClientRow).where(_CLIENT.id.in_(clients)).returning(_CLIENT.id)
+        gone = delete(CLIENT).where(_CLIENT.id.in_(clients)).returning(_CLIENT.id)
         return len(list(connection.scalars(gone)))
 
 
 def _drop_made_papers(connection: Connection, practice_id: UUID) -> None:
     """Forget files of many papers that wait to be fetched: they may hold what is gone."""
-    jobs = BulkJobRow.__table__.c
+    jobs = BULK_JOB.c
     connection.execute(
-        delete(BulkJobRow).where(jobs.practice_id == practice_id, jobs.kind == "papers")
+        delete(BULK_JOB).where(jobs.practice_id == practice_id, jobs.kind == "papers")
     )
 
 
@@ -186,19 +182,19 @@ def _visits(client_id: UUID) -> Select[UUID]:
 
 def _counts(connection: Connection, client_id: UUID) -> dict[str, int]:
     visits = _visits(client_id)
-    reports = select(ReportRow.id).where(ReportRow.visit_id.in_(visits))
-    links = select(ClientLinkRow.id).where(ClientLinkRow.client_id == client_id)
-    rounds = select(CheckRoundRow.id).where(CheckRoundRow.link_id.in_(links))
+    reports = select(REPORT.c.id).where(REPORT.c.visit_id.in_(visits))
+    links = select(CLIENT_LINK.c.id).where(CLIENT_LINK.c.client_id == client_id)
+    rounds = select(CHECK_ROUND.c.id).where(CHECK_ROUND.c.link_id.in_(links))
     counted = {
         "visits": _VISIT.client_id == client_id,
-        "entries": EntryRow.visit_id.in_(visits) & (EntryRow.typed != ""),
-        "changes": ChangeRow.visit_id.in_(visits),
-        "reports": ReportRow.visit_id.in_(visits),
-        "papers": ReportCopyRow.report_id.in_(reports),
-        "photographs": PhotoRow.visit_id.in_(visits),
-        "links": ClientLinkRow.client_id == client_id,
-        "answers": GivenAnswerRow.round_id.in_(rounds),
-        "mails": OutgoingMailRow.client_id == client_id,
+        "entries": ENTRY.c.visit_id.in_(visits) & (ENTRY.c.typed != ""),
+        "changes": CHANGE.c.visit_id.in_(visits),
+        "reports": REPORT.c.visit_id.in_(visits),
+        "papers": REPORT_COPY.c.report_id.in_(reports),
+        "photographs": PHOTO.c.visit_id.in_(visits),
+        "links": CLIENT_LINK.c.client_id == client_id,
+        "answers": GIVEN_ANSWER.c.round_id.in_(rounds),
+        "mails": OUTGOING_MAIL.c.client_id == client_id,
     }
     return {
         name: connection.scalar(select(func.count()).where(which)) or 0
@@ -209,7 +205,7 @@ def _counts(connection: Connection, client_id: UUID) -> dict[str, int]:
 def _left_over(connection: Connection, clients: list[UUID], visits: list[UUID]) -> int:
     """How many rows of all tables name a client or a visit that is gone."""
     left = 0
-    for table in Base.metadata.sorted_tables:
+    for table in METADATA.sorted_tables:
         if table.name in OUTLIVES:
             continue
         for column, gone in (("client_id", clients), ("visit_id", visits)):

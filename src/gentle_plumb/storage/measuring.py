@@ -2,158 +2,92 @@
 
 from __future__ import annotations
 
-from typing import Any
+from typing import TypeVar
 from uuid import UUID
 
-from sqlalchemy import Connection, Engine, Numeric, cast, delete, exists, func, select
-from sqlalchemy.orm import Session as Db
-from sqlalchemy.orm import aliased
+from sqlalchemy import Connection, Function, Numeric, cast, exists, func, select
 
-from ..services.errors import NotFound, Stale
-from ..services.models import Difference, MeasuringList, PopulationTable, TableRow
-from .errors import mapped_errors
-from .models import EntryRow, MeasuringListRow, PopulationTableRow, VisitRow
-from .once import add_once
+from ..services.models import Difference, MeasuringList, PopulationTable
+from .mapping import columns_of, model_of, own_table
+from .store import Store
+from .tables import ENTRY, MEASURING_LIST, POPULATION_TABLE, VISIT
 
-
-def list_of(row: Any) -> MeasuringList:
-    """The list a row holds."""
-    return MeasuringList(
-        id=row.id,
-        practice_id=row.practice_id,
-        name=row.name,
-        dimensions=tuple(row.dimensions),
-        version=row.version,
-    )
+Chosen = TypeVar("Chosen", MeasuringList, PopulationTable)
 
 
-def table_of(row: Any) -> PopulationTable:
-    """The table a row holds."""
-    return PopulationTable(
-        id=row.id,
-        practice_id=row.practice_id,
-        name=row.name,
-        origin=row.origin,
-        rows=tuple(TableRow(**one) for one in row.rows),
-        added_by=row.added_by,
-        added_at=row.added_at,
-    )
-
-
-def _chosen(
-    connection: Connection,
-    kept: type[MeasuringListRow | PopulationTableRow],
-    practice_id: UUID,
-    value: object,
-) -> Any:
-    """The practice's row that an entry names; None where it names none, or one that is gone."""
+def chosen_by(
+    connection: Connection, kind: type[Chosen], practice_id: UUID, value: object
+) -> Chosen | None:
+    """The practice's list or table that an entry names; None where it names none, or one that is gone."""
     try:
         wanted = UUID(str(value))
     except ValueError:
         return None
+    kept = own_table(kind).c
     mine = (kept.id == wanted) & (kept.practice_id == practice_id)
-    return connection.execute(select(kept.__table__).where(mine)).first()
+    row = connection.execute(select(*columns_of(kind)).where(mine)).first()
+    return None if row is None else model_of(kind, row)
 
 
-def chosen_table(
-    connection: Connection, practice_id: UUID, value: object
-) -> PopulationTable | None:
-    """The practice's table that an entry names, None for the program's own."""
-    found = _chosen(connection, PopulationTableRow, practice_id, value)
-    return table_of(found) if found is not None else None
-
-
-def chosen_list(connection: Connection, practice_id: UUID, value: object) -> MeasuringList | None:
-    """The practice's list that an entry names, None for the short and the full one."""
-    found = _chosen(connection, MeasuringListRow, practice_id, value)
-    return list_of(found) if found is not None else None
-
-
-class SqlMeasuring:
+class SqlMeasuring(Store):
     """The MeasuringStore port."""
 
-    def __init__(self, engine: Engine) -> None:
-        self._engine = engine
-
     def lists(self, practice_id: UUID) -> list[MeasuringList]:
-        query = select(MeasuringListRow).where(MeasuringListRow.practice_id == practice_id)
-        with Db(self._engine) as db:
-            return [list_of(row) for row in db.scalars(query.order_by(MeasuringListRow.name))]
+        mine = MEASURING_LIST.c.practice_id == practice_id
+        return self._list(MeasuringList, mine, order=(MEASURING_LIST.c.name,))
 
     def add_list(self, kept: MeasuringList) -> MeasuringList:
-        given = {**vars(kept), "dimensions": list(kept.dimensions)}
-        with mapped_errors(), Db(self._engine) as db, db.begin():
-            return list_of(add_once(db, MeasuringListRow, kept.practice_id, given))
+        return self._add_once(kept)
 
     def change_list(self, kept: MeasuringList) -> MeasuringList:
-        with mapped_errors(), Db(self._engine) as db, db.begin():
-            row = self._list(db, kept.practice_id, kept.id)
-            if row.version != kept.version:
-                raise Stale(list_of(row))
-            row.name, row.dimensions = kept.name, list(kept.dimensions)
-            row.version += 1
-            db.flush()
-            return list_of(row)
+        missing = "There is no such list."
+        return self._change(kept, only=("name", "dimensions"), missing=missing)
 
     def drop_list(self, practice_id: UUID, list_id: UUID) -> None:
-        with Db(self._engine) as db, db.begin():
-            self._list(db, practice_id, list_id)
-            db.execute(delete(MeasuringListRow).where(MeasuringListRow.id == list_id))
-
-    def _list(self, db: Db, practice_id: UUID, list_id: UUID) -> MeasuringListRow:
-        row = db.get(MeasuringListRow, list_id, with_for_update=True)
-        if row is None or row.practice_id != practice_id:
-            raise NotFound("There is no such list.")
-        return row
+        self._drop(MeasuringList, practice_id, list_id, "There is no such list.")
 
     def tables(self, practice_id: UUID) -> list[PopulationTable]:
-        query = select(PopulationTableRow).where(PopulationTableRow.practice_id == practice_id)
-        with Db(self._engine) as db:
-            return [table_of(row) for row in db.scalars(query.order_by(PopulationTableRow.name))]
+        mine = POPULATION_TABLE.c.practice_id == practice_id
+        return self._list(PopulationTable, mine, order=(POPULATION_TABLE.c.name,))
 
     def add_table(self, table: PopulationTable) -> PopulationTable:
-        given = {**vars(table), "rows": [vars(row) for row in table.rows]}
-        with mapped_errors(), Db(self._engine) as db, db.begin():
-            return table_of(add_once(db, PopulationTableRow, table.practice_id, given))
+        return self._add_once(table)
 
     def drop_table(self, practice_id: UUID, table_id: UUID) -> None:
-        with Db(self._engine) as db, db.begin():
-            row = db.get(PopulationTableRow, table_id, with_for_update=True)
-            if row is None or row.practice_id != practice_id:
-                raise NotFound("There is no such table.")
-            db.execute(delete(PopulationTableRow).where(PopulationTableRow.id == table_id))
+        self._drop(PopulationTable, practice_id, table_id, "There is no such table.")
 
     def differences(self, practice_id: UUID, member_id: UUID | None = None) -> list[Difference]:
-        first, second, about = aliased(EntryRow), aliased(EntryRow), aliased(EntryRow)
-        name = func.split_part(first.path, ".", 2)
+        first, second, about = ENTRY.alias("first"), ENTRY.alias("second"), ENTRY.alias("about")
+        dimension = func.split_part(first.c.path, ".", 2)
+
+        def path(part: str) -> Function[str]:
+            return func.concat("measure.", dimension, part)
+
         elsewhere = exists().where(
-            about.visit_id == first.visit_id,
-            about.path.in_(
-                (
-                    func.concat("measure.", name, ".origin"),
-                    func.concat("measure.", name, ".taken_by"),
-                )
-            ),
-            about.value.is_not(None),
-            about.typed != "measured",
+            about.c.visit_id == first.c.visit_id,
+            about.c.path.in_((path(".origin"), path(".taken_by"))),
+            about.c.value.is_not(None),
+            about.c.typed != "measured",
         )
         query = (
-            select(first.member_id, name, cast(first.value, Numeric) - cast(second.value, Numeric))
-            .join(VisitRow, VisitRow.id == first.visit_id)
-            .join(
-                second,
-                (second.visit_id == first.visit_id)
-                & (second.path == func.concat("measure.", name, ".second")),
+            select(
+                first.c.member_id,
+                dimension,
+                cast(first.c.value, Numeric) - cast(second.c.value, Numeric),
             )
-            .where(VisitRow.practice_id == practice_id)
-            .where(first.path.like("measure.%.first"), first.member_id == second.member_id)
-            .where(first.value.is_not(None), second.value.is_not(None), ~elsewhere)
-            .order_by(first.visit_id, first.path)
+            .join_from(first, VISIT, VISIT.c.id == first.c.visit_id)
+            .join(
+                second, (second.c.visit_id == first.c.visit_id) & (second.c.path == path(".second"))
+            )
+            .where(VISIT.c.practice_id == practice_id)
+            .where(first.c.path.like("measure.%.first"), first.c.member_id == second.c.member_id)
+            .where(first.c.value.is_not(None), second.c.value.is_not(None), ~elsewhere)
+            .order_by(first.c.visit_id, first.c.path)
         )
         if member_id is not None:
-            query = query.where(first.member_id == member_id)
-        with self._engine.connect() as connection:
+            query = query.where(first.c.member_id == member_id)
+        with self._reader.connect() as connection:
             return [
-                Difference(member_id=member, dimension=dimension, mm=float(mm))
-                for member, dimension, mm in connection.execute(query)
+                Difference(member_id=member, dimension=name, mm=float(mm))
+                for member, name, mm in connection.execute(query)
             ]

@@ -3,14 +3,12 @@
 from __future__ import annotations
 
 from collections.abc import Iterable, Sequence
-from dataclasses import fields as names_of
 from dataclasses import replace
 from datetime import datetime
-from typing import Any, TypeVar
 from uuid import UUID
 
-from sqlalchemy import Connection, Engine, delete, func, select, update
-from sqlalchemy.dialects.postgresql import insert
+from sqlalchemy import ColumnElement, Connection, delete, func, insert, select, update
+from sqlalchemy.dialects.postgresql import insert as upsert
 
 from ..services.errors import NotAllowed, NotFound, Stale
 from ..services.models import (
@@ -23,150 +21,117 @@ from ..services.models import (
     OutgoingMail,
     Practice,
 )
-from .models import ClientRow, PracticeRow
-from .own_models import (
-    CheckRoundRow,
-    ClientLinkRow,
-    GivenAnswerRow,
-    LinkSessionRow,
-    MessageCatalogueRow,
-    OutgoingMailRow,
-)
+from .mapping import columns_of, model_of, values_of
 from .queue import put_mail
-from .statements import CLIENT
+from .store import Store
+from .tables import (
+    CHECK_ROUND,
+    CLIENT,
+    CLIENT_LINK,
+    GIVEN_ANSWER,
+    LINK_SESSION,
+    MESSAGE_CATALOGUE,
+    OUTGOING_MAIL,
+    PRACTICE,
+)
 
-Made = TypeVar("Made", ClientLink, CheckRound, OutgoingMail, GivenAnswer)
-_LINK = ClientLinkRow.__table__.c
-_ROUND = CheckRoundRow.__table__.c
-_MAIL = OutgoingMailRow.__table__.c
-_PRACTICE = PracticeRow.__table__.c
+_LINK, _ROUND, _MAIL = CLIENT_LINK.c, CHECK_ROUND.c, OUTGOING_MAIL.c
+_CATALOGUE = MESSAGE_CATALOGUE.c
 
 
-def _made(kind: type[Made], row: Any) -> Made:
-    return kind(**{one.name: getattr(row, one.name) for one in names_of(kind)})
-
-
-class SqlOwnPages:
+class SqlOwnPages(Store):
     """The OwnPages port."""
-
-    def __init__(self, engine: Engine) -> None:
-        self._engine = engine
-        self._reader = engine.execution_options(isolation_level="AUTOCOMMIT")
 
     def add_link(self, link: ClientLink, rounds: Sequence[CheckRound]) -> None:
         with self._engine.begin() as connection:
-            connection.execute(insert(ClientLinkRow).values(**vars(link)))
-            connection.execute(insert(CheckRoundRow), [vars(one) for one in rounds])
+            connection.execute(insert(CLIENT_LINK).values(**values_of(link)))
+            connection.execute(insert(CHECK_ROUND), [values_of(round) for round in rounds])
 
     def links(self, practice_id: UUID, client_id: UUID) -> list[ClientLink]:
-        query = select(*_LINK).where(_LINK.practice_id == practice_id, _LINK.client_id == client_id)
-        with self._reader.connect() as connection:
-            found = connection.execute(query.order_by(_LINK.made_at.desc(), _LINK.id))
-            return [_made(ClientLink, row) for row in found]
+        mine = (_LINK.practice_id == practice_id) & (_LINK.client_id == client_id)
+        return self._list(ClientLink, mine, order=(_LINK.made_at.desc(), _LINK.id))
 
     def link(self, practice_id: UUID, link_id: UUID) -> ClientLink:
-        query = select(*_LINK).where(_LINK.practice_id == practice_id, _LINK.id == link_id)
-        with self._reader.connect() as connection:
-            row = connection.execute(query).first()
-        if row is None:
-            raise NotFound("There is no such link.")
-        return _made(ClientLink, row)
+        mine = (_LINK.practice_id == practice_id) & (_LINK.id == link_id)
+        return self._get(ClientLink, "There is no such link.", mine)
 
     def link_by_token(self, token: str) -> ClientLink | None:
-        with self._reader.connect() as connection:
-            row = connection.execute(select(*_LINK).where(_LINK.token == token)).first()
-        return None if row is None else _made(ClientLink, row)
+        return self._first(ClientLink, _LINK.token == token)
 
     def whose(self, link: ClientLink) -> tuple[Practice, Client]:
-        columns = (*_PRACTICE, *(ClientRow.__table__.c[name] for name in CLIENT))
         query = (
-            select(*columns)
-            .join(ClientRow, ClientRow.practice_id == _PRACTICE.id)
-            .where(ClientRow.id == link.client_id)
+            select(*columns_of(Practice), *columns_of(Client))
+            .join_from(PRACTICE, CLIENT, CLIENT.c.practice_id == PRACTICE.c.id)
+            .where(CLIENT.c.id == link.client_id)
         )
-        many = len(_PRACTICE)
         with self._reader.connect() as connection:
             row = connection.execute(query).one()
-        practice = dict(zip(_PRACTICE.keys(), row[:many], strict=True))
-        return Practice(**practice), Client(**dict(zip(CLIENT, row[many:], strict=True)))
+        return model_of(Practice, row), model_of(Client, row)
 
     def change_link(self, link: ClientLink) -> None:
-        changed = update(ClientLinkRow).where(_LINK.id == link.id)
+        changed = update(CLIENT_LINK).where(_LINK.id == link.id).values(**values_of(link))
         with self._engine.begin() as connection:
-            connection.execute(changed.values(**vars(link)))
+            connection.execute(changed)
             if link.revoked_at is not None:
-                connection.execute(delete(LinkSessionRow).where(LinkSessionRow.link_id == link.id))
+                mine = LINK_SESSION.c.link_id == link.id
+                connection.execute(delete(LINK_SESSION).where(mine))
 
     def add_session(
         self, token_hash: bytes, link: ClientLink, until: datetime, now: datetime
     ) -> None:
         values = {"token_hash": token_hash, "link_id": link.id, "expires_at": until}
-        opened = update(ClientLinkRow).where(_LINK.id == link.id, _LINK.opened_at.is_(None))
+        opened = update(CLIENT_LINK).where(_LINK.id == link.id, _LINK.opened_at.is_(None))
         with self._engine.begin() as connection:
-            connection.execute(delete(LinkSessionRow).where(LinkSessionRow.expires_at < now))
-            connection.execute(insert(LinkSessionRow).values(**values))
+            connection.execute(delete(LINK_SESSION).where(LINK_SESSION.c.expires_at < now))
+            connection.execute(insert(LINK_SESSION).values(**values))
             connection.execute(opened.values(opened_at=now))
 
     def session(self, token_hash: bytes, now: datetime) -> ClientLink | None:
-        query = (
-            select(*_LINK)
-            .join(LinkSessionRow, LinkSessionRow.link_id == _LINK.id)
-            .where(LinkSessionRow.token_hash == token_hash, LinkSessionRow.expires_at > now)
-        )
-        with self._reader.connect() as connection:
-            row = connection.execute(query).first()
-        return None if row is None else _made(ClientLink, row)
+        held = LINK_SESSION.c
+        live = select(held.link_id).where(held.token_hash == token_hash, held.expires_at > now)
+        return self._first(ClientLink, _LINK.id.in_(live))
 
     def drop_session(self, token_hash: bytes) -> None:
+        mine = LINK_SESSION.c.token_hash == token_hash
         with self._engine.begin() as connection:
-            connection.execute(
-                delete(LinkSessionRow).where(LinkSessionRow.token_hash == token_hash)
-            )
+            connection.execute(delete(LINK_SESSION).where(mine))
 
     def rounds(self, link_ids: Iterable[UUID]) -> list[CheckRound]:
-        query = select(*_ROUND).where(_ROUND.link_id.in_(list(link_ids)))
-        with self._reader.connect() as connection:
-            found = connection.execute(query.order_by(_ROUND.due_on, _ROUND.id))
-            return [_made(CheckRound, row) for row in found]
+        mine = _ROUND.link_id.in_(list(link_ids))
+        return self._list(CheckRound, mine, order=(_ROUND.due_on, _ROUND.id))
 
     def check(self, practice_id: UUID, round_id: UUID) -> Check:
-        found = self._checks(practice_id, CheckRoundRow.__table__.c.id == round_id)
-        if not found:
+        checks = self._checks(practice_id, _ROUND.id == round_id)
+        if not checks:
             raise NotFound("There are no such answers.")
-        return found[0]
+        return checks[0]
 
     def undecided(self, practice_id: UUID) -> list[Check]:
         return self._checks(practice_id, _ROUND.sent_at.is_not(None) & _ROUND.decided_at.is_(None))
 
-    def _checks(self, practice_id: UUID, which: Any) -> list[Check]:
-        rounds = (
-            select(*_ROUND, ClientRow.name.label("client"))
-            .join(ClientLinkRow, _LINK.id == _ROUND.link_id)
-            .join(ClientRow, ClientRow.id == _LINK.client_id)
+    def _checks(self, practice_id: UUID, which: ColumnElement[bool]) -> list[Check]:
+        query = (
+            select(*columns_of(CheckRound), *columns_of(ClientLink), CLIENT.c.name.label("client"))
+            .join_from(CHECK_ROUND, CLIENT_LINK, _LINK.id == _ROUND.link_id)
+            .join(CLIENT, CLIENT.c.id == _LINK.client_id)
             .where(_LINK.practice_id == practice_id, which)
             .order_by(_ROUND.sent_at, _ROUND.id)
         )
         with self._reader.connect() as connection:
-            found = list(connection.execute(rounds))
-            links = {
-                row.id: _made(ClientLink, row)
-                for row in connection.execute(
-                    select(*_LINK).where(_LINK.id.in_([row.link_id for row in found]))
+            checks = [
+                Check(
+                    link=model_of(ClientLink, row),
+                    round=model_of(CheckRound, row),
+                    client=row.client,
+                    answers={},
                 )
-            }
-            answers = _answers(connection, [row.id for row in found])
-        return [
-            Check(
-                link=links[row.link_id],
-                round=_made(CheckRound, row),
-                client=row.client,
-                answers=answers.get(row.id, {}),
-            )
-            for row in found
-        ]
+                for row in connection.execute(query)
+            ]
+            answers = _answers(connection, [check.round.id for check in checks])
+        return [replace(check, answers=answers.get(check.round.id, {})) for check in checks]
 
     def answer(self, round_id: UUID, answer: GivenAnswer) -> GivenAnswer:
-        put = insert(GivenAnswerRow).values(round_id=round_id, **vars(answer))
+        put = upsert(GIVEN_ANSWER).values(round_id=round_id, **values_of(answer))
         put = put.on_conflict_do_update(
             index_elements=["round_id", "question"],
             set_={name: put.excluded[name] for name in vars(answer) if name != "question"},
@@ -190,88 +155,73 @@ class SqlOwnPages:
     def forget_answers(self, link_id: UUID) -> None:
         mine = select(_ROUND.id).where(_ROUND.link_id == link_id)
         with self._engine.begin() as connection:
-            connection.execute(delete(GivenAnswerRow).where(GivenAnswerRow.round_id.in_(mine)))
+            connection.execute(delete(GIVEN_ANSWER).where(GIVEN_ANSWER.c.round_id.in_(mine)))
 
     def send_round(self, round_id: UUID, now: datetime) -> None:
-        sent = update(CheckRoundRow).where(_ROUND.id == round_id, _ROUND.sent_at.is_(None))
+        sent = update(CHECK_ROUND).where(_ROUND.id == round_id, _ROUND.sent_at.is_(None))
         with self._engine.begin() as connection:
             connection.execute(sent.values(sent_at=now))
 
     def decide(self, round: CheckRound) -> None:
+        decided = update(CHECK_ROUND).where(_ROUND.id == round.id).values(**values_of(round))
         with self._engine.begin() as connection:
-            connection.execute(
-                update(CheckRoundRow).where(_ROUND.id == round.id).values(**vars(round))
-            )
+            connection.execute(decided)
 
     def queue_mail(self, mails: Sequence[OutgoingMail]) -> None:
         with self._engine.begin() as connection:
             for mail in mails:
-                connection.execute(insert(OutgoingMailRow).values(**vars(mail)))
+                connection.execute(insert(OUTGOING_MAIL).values(**values_of(mail)))
                 put_mail(connection, mail)
 
     def mails(self, practice_id: UUID, client_id: UUID) -> list[OutgoingMail]:
-        query = select(*_MAIL).where(_MAIL.practice_id == practice_id, _MAIL.client_id == client_id)
-        with self._reader.connect() as connection:
-            found = connection.execute(query.order_by(_MAIL.due_at.desc(), _MAIL.id))
-            return [_made(OutgoingMail, row) for row in found]
+        mine = (_MAIL.practice_id == practice_id) & (_MAIL.client_id == client_id)
+        return self._list(OutgoingMail, mine, order=(_MAIL.due_at.desc(), _MAIL.id))
 
     def claim_mail(self, mail_id: UUID) -> OutgoingMail | None:
         claimed = (
-            update(OutgoingMailRow)
+            update(OUTGOING_MAIL)
             .where(_MAIL.id == mail_id, _MAIL.state.in_(("waiting", "sending")))
             .values(state="sending", tries=_MAIL.tries + 1)
-            .returning(*_MAIL)
+            .returning(*columns_of(OutgoingMail))
         )
         with self._engine.begin() as connection:
             row = connection.execute(claimed).first()
-        return None if row is None else _made(OutgoingMail, row)
+        return None if row is None else model_of(OutgoingMail, row)
 
     def settle_mail(self, mail: OutgoingMail) -> None:
+        settled = update(OUTGOING_MAIL).where(_MAIL.id == mail.id).values(**values_of(mail))
         with self._engine.begin() as connection:
-            connection.execute(
-                update(OutgoingMailRow).where(_MAIL.id == mail.id).values(**vars(mail))
-            )
+            connection.execute(settled)
 
     def catalogues(self, practice_id: UUID) -> list[MessageCatalogue]:
-        query = select(MessageCatalogueRow.__table__).where(
-            MessageCatalogueRow.practice_id == practice_id
-        )
-        with self._reader.connect() as connection:
-            found = connection.execute(query.order_by(MessageCatalogueRow.language))
-            return [
-                MessageCatalogue(
-                    language=row.language,
-                    name=row.name,
-                    direction=row.direction,
-                    messages=row.messages,
-                )
-                for row in found
-            ]
+        mine = _CATALOGUE.practice_id == practice_id
+        return self._list(MessageCatalogue, mine, order=(_CATALOGUE.language,))
 
     def put_catalogue(self, practice_id: UUID, given: MessageCatalogue) -> None:
-        put = insert(MessageCatalogueRow).values(practice_id=practice_id, **vars(given))
-        same = ("name", "direction", "messages")
+        put = upsert(MESSAGE_CATALOGUE).values(practice_id=practice_id, **values_of(given))
         put = put.on_conflict_do_update(
             index_elements=["practice_id", "language"],
-            set_={name: put.excluded[name] for name in same},
+            set_={name: put.excluded[name] for name in ("name", "direction", "messages")},
         )
         with self._engine.begin() as connection:
             connection.execute(put)
 
     def drop_catalogue(self, practice_id: UUID, language: str) -> None:
-        gone = delete(MessageCatalogueRow).where(
-            MessageCatalogueRow.practice_id == practice_id, MessageCatalogueRow.language == language
-        )
+        mine = (_CATALOGUE.practice_id == practice_id) & (_CATALOGUE.language == language)
+        gone = delete(MESSAGE_CATALOGUE).where(mine).returning(func.lower(language))
         with self._engine.begin() as connection:
-            if not connection.execute(gone.returning(func.lower(language))).first():
+            if connection.execute(gone).first() is None:
                 raise NotFound("There is no such language.")
 
 
 def _answers(
     connection: Connection, round_ids: Sequence[UUID]
 ) -> dict[UUID, dict[str, GivenAnswer]]:
-    found: dict[UUID, dict[str, GivenAnswer]] = {}
-    query = select(GivenAnswerRow.__table__).where(GivenAnswerRow.round_id.in_(round_ids))
-    for row in connection.execute(query.order_by(GivenAnswerRow.question)):
-        found.setdefault(row.round_id, {})[row.question] = _made(GivenAnswer, row)
-    return found
+    """Each round's answers by question."""
+    answers: dict[UUID, dict[str, GivenAnswer]] = {}
+    query = select(GIVEN_ANSWER.c.round_id, *columns_of(GivenAnswer))
+    query = query.where(GIVEN_ANSWER.c.round_id.in_(round_ids))
+    for row in connection.execute(query.order_by(GIVEN_ANSWER.c.question)):
+        answer = model_of(GivenAnswer, row)
+        answers.setdefault(row.round_id, {})[answer.question] = answer
+    return answers

@@ -5,43 +5,32 @@ from __future__ import annotations
 from datetime import datetime
 from uuid import UUID
 
-from sqlalchemy import Connection, Engine, Select, delete, func, or_, select, update
-from sqlalchemy.dialects.postgresql import insert
-from sqlalchemy.orm import Session as Db
-from sqlalchemy.orm import undefer
+from sqlalchemy import Connection, delete, func, insert, or_, select, update
 
 from ..core.record.fields.photo import PHOTO_FAMILY
 from ..services.consent import NEEDED_FOR
 from ..services.errors import AlreadyThere, NeedsConsent, NotFound
 from ..services.models import ErasureScope, PhotoHead
-from .models import ChangeRow, EntryRow, PhotoRow, ReportCopyRow, ReportRow, VisitRow
-from .own_models import CheckRoundRow, ClientLinkRow, GivenAnswerRow
-from .statements import LOCK, PHOTO
-
-
-def photo_of(row: PhotoRow) -> PhotoHead:
-    """The photograph a row holds, without its picture."""
-    return PhotoHead(**{name: getattr(row, name) for name in PHOTO})
-
-
-def photos_of(visit_id: UUID) -> Select[PhotoRow]:
-    """A visit's photographs, in the order they came."""
-    query = select(PhotoRow).where(PhotoRow.visit_id == visit_id)
-    return query.order_by(PhotoRow.added_at, PhotoRow.id)
-
-
-def _photo_in(practice_id: UUID, photo_id: UUID) -> Select[PhotoRow]:
-    return (
-        select(PhotoRow)
-        .join(VisitRow, VisitRow.id == PhotoRow.visit_id)
-        .where(PhotoRow.id == photo_id, VisitRow.practice_id == practice_id)
-    )
+from .mapping import columns_of, model_of, values_of
+from .statements import LOCK
+from .store import Store
+from .tables import (
+    CHANGE,
+    CHECK_ROUND,
+    CLIENT_LINK,
+    ENTRY,
+    GIVEN_ANSWER,
+    PHOTO,
+    REPORT,
+    REPORT_COPY,
+    VISIT,
+)
 
 
 def _raise(connection: Connection, visit_id: UUID) -> None:
     """Count a change that is no entry."""
-    raised = update(VisitRow).where(VisitRow.id == visit_id)
-    connection.execute(raised.values(revision=VisitRow.revision + 1))
+    raised = update(VISIT).where(VISIT.c.id == visit_id)
+    connection.execute(raised.values(revision=VISIT.c.revision + 1))
 
 
 def need_consent(connection: Connection, visit_id: UUID, consent: str | None, field: str) -> None:
@@ -49,7 +38,7 @@ def need_consent(connection: Connection, visit_id: UUID, consent: str | None, fi
     if consent is None:
         return
     given = connection.execute(
-        select(EntryRow.value).where(EntryRow.visit_id == visit_id, EntryRow.path == consent)
+        select(ENTRY.c.value).where(ENTRY.c.visit_id == visit_id, ENTRY.c.path == consent)
     ).scalar()
     if given != "yes":
         raise NeedsConsent(field, consent, NEEDED_FOR[consent])
@@ -59,56 +48,49 @@ def erase(
     connection: Connection, visit_id: UUID, what: ErasureScope, now: datetime | None = None
 ) -> None:
     """Blank values and what was typed, now and ever before; versions go on, so nobody is misled."""
-    for table in (EntryRow, ChangeRow):
+    for table in (ENTRY, CHANGE):
+        path = table.c.path
         told = or_(
-            table.path.in_(what.paths),
-            *(table.path.startswith(start, autoescape=True) for start in what.starts),
+            path.in_(what.paths),
+            *(path.startswith(start, autoescape=True) for start in what.starts),
             *(
-                table.path.startswith(family.split("*")[0], autoescape=True)
-                & table.path.endswith(family.split("*")[1], autoescape=True)
+                path.startswith(family.split("*")[0], autoescape=True)
+                & path.endswith(family.split("*")[1], autoescape=True)
                 for family in what.families
             ),
         )
         blank: dict[str, object] = {"value": None, "typed": ""}
-        if table is EntryRow:
-            blank["version"] = EntryRow.version + 1
+        if table is ENTRY:
+            blank["version"] = ENTRY.c.version + 1
             if now is not None:
                 blank["changed_at"] = now
-        connection.execute(
-            update(table).where(table.visit_id == visit_id, table.typed != "", told).values(**blank)
-        )
+        mine = (table.c.visit_id == visit_id) & (table.c.typed != "") & told
+        connection.execute(update(table).where(mine).values(**blank))
     if what.answers:
-        mine = (
-            select(CheckRoundRow.id)
-            .join(ClientLinkRow, ClientLinkRow.id == CheckRoundRow.link_id)
-            .where(ClientLinkRow.visit_id == visit_id)
+        rounds = (
+            select(CHECK_ROUND.c.id)
+            .join(CLIENT_LINK, CLIENT_LINK.c.id == CHECK_ROUND.c.link_id)
+            .where(CLIENT_LINK.c.visit_id == visit_id)
         )
-        connection.execute(delete(GivenAnswerRow).where(GivenAnswerRow.round_id.in_(mine)))
+        connection.execute(delete(GIVEN_ANSWER).where(GIVEN_ANSWER.c.round_id.in_(rounds)))
     if what.photos:
-        connection.execute(delete(PhotoRow).where(PhotoRow.visit_id == visit_id))
+        connection.execute(delete(PHOTO).where(PHOTO.c.visit_id == visit_id))
         without_pictures(connection, visit_id)
 
 
 def without_pictures(connection: Connection, visit_id: UUID) -> None:
     """Put every signed copy that holds photographs in its form without them; those are gone for good."""
-    mine = select(ReportRow.id).where(ReportRow.visit_id == visit_id)
-    copies = ReportCopyRow.__table__
+    mine = select(REPORT.c.id).where(REPORT.c.visit_id == visit_id)
+    without = REPORT_COPY.c.without
     connection.execute(
-        update(ReportCopyRow)
-        .where(copies.c.report_id.in_(mine), copies.c.without.is_not(None))
-        .values(
-            pdf=copies.c.without,
-            sha256=func.encode(func.sha256(copies.c.without), "hex"),
-            without=None,
-        )
+        update(REPORT_COPY)
+        .where(REPORT_COPY.c.report_id.in_(mine), without.is_not(None))
+        .values(pdf=without, sha256=func.encode(func.sha256(without), "hex"), without=None)
     )
 
 
-class SqlPhotos:
+class SqlPhotos(Store):
     """The part of the Records port that is about photographs."""
-
-    _engine: Engine
-    _reader: Engine
 
     def add_photo(
         self, practice_id: UUID, photo: PhotoHead, jpeg: bytes, *, member_id: UUID, consent: str
@@ -118,35 +100,41 @@ class SqlPhotos:
             if connection.execute(LOCK, keys).first() is None:
                 raise NotFound("There is no such visit.")
             need_consent(connection, photo.visit_id, consent, f"{PHOTO_FAMILY}.{photo.id}")
-            columns = [PhotoRow.__table__.c[name] for name in PHOTO]
-            held = connection.execute(select(*columns).where(PhotoRow.id == photo.id)).first()
-            if held is not None:
+            query = select(*columns_of(PhotoHead)).where(PHOTO.c.id == photo.id)
+            row = connection.execute(query).first()
+            if row is not None:
+                held = model_of(PhotoHead, row)
                 if (held.visit_id, held.sha256) != (photo.visit_id, photo.sha256):
                     raise AlreadyThere("Another photograph has this id.")
-                return PhotoHead(**held._mapping)
-            connection.execute(insert(PhotoRow).values(**vars(photo), jpeg=jpeg))
+                return held
+            connection.execute(insert(PHOTO).values(**values_of(photo), jpeg=jpeg))
             _raise(connection, photo.visit_id)
         return photo
 
     def photo(self, practice_id: UUID, photo_id: UUID) -> tuple[PhotoHead, bytes]:
-        with Db(self._reader) as db:
-            row = db.scalar(_photo_in(practice_id, photo_id).options(undefer(PhotoRow.jpeg)))
-            if row is None:
-                raise NotFound("There is no such photograph.")
-            return photo_of(row), row.jpeg
+        query = (
+            select(*columns_of(PhotoHead), PHOTO.c.jpeg)
+            .join_from(PHOTO, VISIT, VISIT.c.id == PHOTO.c.visit_id)
+            .where(PHOTO.c.id == photo_id, VISIT.c.practice_id == practice_id)
+        )
+        with self._reader.connect() as connection:
+            row = connection.execute(query).first()
+        if row is None:
+            raise NotFound("There is no such photograph.")
+        return model_of(PhotoHead, row), row.jpeg
 
     def drop_photo(self, practice_id: UUID, photo_id: UUID) -> None:
+        query = (
+            select(PHOTO.c.visit_id)
+            .join(VISIT, VISIT.c.id == PHOTO.c.visit_id)
+            .where(PHOTO.c.id == photo_id, VISIT.c.practice_id == practice_id)
+        )
         with self._engine.begin() as connection:
-            found = connection.execute(
-                select(PhotoRow.visit_id)
-                .join(VisitRow, VisitRow.id == PhotoRow.visit_id)
-                .where(PhotoRow.id == photo_id, VisitRow.practice_id == practice_id)
-            ).first()
-            if found is None:
+            visit_id = connection.scalar(query)
+            if visit_id is None:
                 raise NotFound("There is no such photograph.")
-            keys = {"practice": practice_id, "visit": found.visit_id}
-            connection.execute(LOCK, keys)
-            connection.execute(delete(PhotoRow).where(PhotoRow.id == photo_id))
-            without_pictures(connection, found.visit_id)
-            erase(connection, found.visit_id, ErasureScope(starts=(f"{PHOTO_FAMILY}.{photo_id}.",)))
-            _raise(connection, found.visit_id)
+            connection.execute(LOCK, {"practice": practice_id, "visit": visit_id})
+            connection.execute(delete(PHOTO).where(PHOTO.c.id == photo_id))
+            without_pictures(connection, visit_id)
+            erase(connection, visit_id, ErasureScope(starts=(f"{PHOTO_FAMILY}.{photo_id}.",)))
+            _raise(connection, visit_id)

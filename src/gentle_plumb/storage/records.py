@@ -2,233 +2,206 @@
 
 from __future__ import annotations
 
-from collections.abc import Set
-from datetime import UTC, datetime, timedelta
-from typing import TypeVar
+from collections.abc import Iterable, Set
+from datetime import UTC, date, datetime, timedelta
 from uuid import UUID
 
-from sqlalchemy import Engine, delete, exists, or_, select
-from sqlalchemy.dialects.postgresql import distinct_on, insert
-from sqlalchemy.orm import Session as Db
-from sqlalchemy.orm import aliased
+from sqlalchemy import Engine, delete, exists, insert, or_, select, update
+from sqlalchemy.dialects.postgresql import distinct_on
 
 from ..core.plans import Prices
 from ..core.record import fields
-from ..services.errors import AlreadyThere, HoldsSomething, NotFound, Stale
+from ..core.visit import CONDITIONS
+from ..services.errors import AlreadyThere, HoldsSomething, NotFound
 from ..services.models import (
     Change,
     Client,
+    EarlierVisit,
     Entry,
     ImportBatch,
+    MeasuringList,
     PhotoHead,
+    PopulationTable,
     ReportHead,
     Visit,
     VisitSnapshot,
 )
 from .changes import write_change, write_changes
 from .errors import mapped_errors
-from .measuring import chosen_list, chosen_table
-from .models import ChangeRow, ClientRow, EntryRow, MemberRow, PhotoRow, ReportRow, VisitRow
-from .photos import SqlPhotos, photo_of, photos_of
-from .reports import SqlReports, copies_of
-from .rows import client_of, earlier_visits, entry_of, head_of, visit_of
-from .statements import CLIENT, PHOTOS, VISIT, WORKING
+from .mapping import columns_of, model_of, values_of
+from .measuring import chosen_by
+from .photos import SqlPhotos
+from .reports import HEADS, SqlReports, head_of
+from .statements import PHOTOS, SNAPSHOT
+from .store import add_once, locked
+from .tables import CHANGE, CLIENT, ENTRY, MEMBER, PHOTO, REPORT, VISIT
 from .visit_lists import SqlVisitLists
 
-Mine = TypeVar("Mine", ClientRow, VisitRow)
-
-
 CONSENTS = tuple(one.id for one in fields.ask.consent.values())
+NO_VISIT = "There is no such visit."
 
 
 class SqlRecords(SqlVisitLists, SqlReports, SqlPhotos):
     """The Records port."""
 
     def __init__(self, engine: Engine) -> None:
-        self._engine = engine
-        self._reader = engine.execution_options(isolation_level="AUTOCOMMIT")
+        super().__init__(engine)
         self._snapshot = engine.execution_options(
             isolation_level="REPEATABLE READ", postgresql_readonly=True
         )
 
     def client(self, practice_id: UUID, client_id: UUID) -> Client:
-        with Db(self._reader) as db:
-            row = db.get(ClientRow, client_id)
-            if row is None or row.practice_id != practice_id:
-                raise NotFound("There is no such client.")
-            return client_of(row)
+        mine = (CLIENT.c.id == client_id) & (CLIENT.c.practice_id == practice_id)
+        return self._get(Client, "There is no such client.", mine)
 
     def add_client(self, client: Client) -> Client:
-        with Db(self._engine) as db, db.begin():
-            put = insert(ClientRow).values(**vars(client))
-            db.execute(put.on_conflict_do_nothing(index_elements=["id"]))
-            held = db.get_one(ClientRow, client.id)
-            if held.practice_id != client.practice_id:
-                raise AlreadyThere("Another client has this id.")
-            return client_of(held)
+        return self._add_once(client)
 
     def change_client(self, client: Client) -> Client:
-        with Db(self._engine) as db, db.begin():
-            row = _mine(db, ClientRow, client.practice_id, client.id)
-            if row.version != client.version:
-                raise Stale(client_of(row))
-            row.name, row.sex, row.work = client.name, client.sex, client.work
-            row.email, row.birth_year = client.email, client.birth_year
-            row.version += 1
-            db.flush()
-            return client_of(row)
+        only = ("name", "sex", "work", "email", "birth_year")
+        return self._change(client, only=only, missing="There is no such client.")
 
     def add_visit(self, visit: Visit) -> Visit:
-        with Db(self._engine) as db, db.begin():
-            put = insert(VisitRow).values(**vars(visit))
-            db.execute(put.on_conflict_do_nothing(index_elements=["id"]))
-            held = db.get_one(VisitRow, visit.id)
-            if (held.practice_id, held.client_id) != (visit.practice_id, visit.client_id):
+        with self._engine.begin() as connection:
+            held = add_once(connection, visit)
+            if held.client_id != visit.client_id:
                 raise AlreadyThere("Another visit has this id.")
-            return visit_of(held)
+            return held
 
     def visit_before(self, practice_id: UUID, visit_id: UUID) -> UUID | None:
-        mine = aliased(VisitRow)
-        was_set = exists().where(EntryRow.visit_id == VisitRow.id, EntryRow.path.startswith("set."))
-        signed = exists().where(ReportRow.visit_id == VisitRow.id)
+        mine = VISIT.alias("mine")
+        was_set = exists().where(ENTRY.c.visit_id == VISIT.c.id, ENTRY.c.path.startswith("set."))
+        signed = exists().where(REPORT.c.visit_id == VISIT.c.id)
         query = (
-            select(VisitRow.id)
-            .join(mine, mine.client_id == VisitRow.client_id)
-            .where(mine.id == visit_id, VisitRow.practice_id == practice_id)
-            .where(VisitRow.id != visit_id, VisitRow.started_on <= mine.started_on)
-            .where(VisitRow.discarded_at.is_(None))
+            select(VISIT.c.id)
+            .join(mine, mine.c.client_id == VISIT.c.client_id)
+            .where(mine.c.id == visit_id, VISIT.c.practice_id == practice_id)
+            .where(VISIT.c.id != visit_id, VISIT.c.started_on <= mine.c.started_on)
+            .where(VISIT.c.discarded_at.is_(None))
             .where(or_(was_set, signed))
-            .order_by(VisitRow.started_on.desc(), VisitRow.id)
+            .order_by(VISIT.c.started_on.desc(), VISIT.c.id)
             .limit(1)
         )
-        with Db(self._reader) as db:
-            return db.scalar(query)
+        with self._reader.connect() as connection:
+            before: UUID | None = connection.scalar(query)
+            return before
 
     def drop_visit(self, practice_id: UUID, visit_id: UUID) -> None:
-        with Db(self._engine) as db, db.begin():
-            _mine(db, VisitRow, practice_id, visit_id)
-            typed = select(EntryRow.path).where(EntryRow.visit_id == visit_id, EntryRow.typed != "")
-            kept = (
-                select(table.id).where(table.visit_id == visit_id)
-                for table in (PhotoRow, ReportRow)
-            )
-            if any(db.execute(query).first() is not None for query in (typed, *kept)):
+        typed = select(ENTRY.c.path).where(ENTRY.c.visit_id == visit_id, ENTRY.c.typed != "")
+        kept = (select(table.c.id).where(table.c.visit_id == visit_id) for table in (PHOTO, REPORT))
+        with self._engine.begin() as connection:
+            locked(connection, Visit, practice_id, visit_id, NO_VISIT)
+            if any(connection.execute(query).first() is not None for query in (typed, *kept)):
                 raise HoldsSomething("This visit is not empty: only an empty one can be deleted.")
-            db.execute(delete(VisitRow).where(VisitRow.id == visit_id))
+            connection.execute(delete(VISIT).where(VISIT.c.id == visit_id))
 
     def consents_said(self, practice_id: UUID, visit_id: UUID) -> list[Entry]:
+        said = {name: CHANGE.c[name] for name in ("path", "value", "typed", "version")}
         query = (
-            select(ChangeRow, MemberRow.name)
-            .join(MemberRow, MemberRow.id == ChangeRow.member_id)
-            .join(VisitRow, VisitRow.id == ChangeRow.visit_id)
-            .where(VisitRow.practice_id == practice_id, ChangeRow.visit_id == visit_id)
-            .where(ChangeRow.path.in_(CONSENTS), ChangeRow.typed != "")
-            .order_by(ChangeRow.made_at, ChangeRow.path, ChangeRow.version)
-        )
-        with Db(self._reader) as db:
-            return [
-                Entry(
-                    path=row.path,
-                    value=row.value,
-                    typed=row.typed,
-                    version=row.version,
-                    changed_at=row.made_at,
-                    changed_by=name,
-                    self_reported=row.self_reported,
+            select(
+                *columns_of(
+                    Entry,
+                    **said,
+                    changed_at=CHANGE.c.made_at,
+                    changed_by=MEMBER.c.name,
+                    self_reported=CHANGE.c.self_reported,
                 )
-                for row, name in db.execute(query)
-            ]
+            )
+            .join_from(CHANGE, MEMBER, MEMBER.c.id == CHANGE.c.member_id)
+            .join(VISIT, VISIT.c.id == CHANGE.c.visit_id)
+            .where(VISIT.c.practice_id == practice_id, CHANGE.c.visit_id == visit_id)
+            .where(CHANGE.c.path.in_(CONSENTS), CHANGE.c.typed != "")
+            .order_by(CHANGE.c.made_at, CHANGE.c.path, CHANGE.c.version)
+        )
+        return self._read(Entry, query)
 
     def discard_visit(
         self, practice_id: UUID, visit_id: UUID, at: datetime | None, *, forget: timedelta
     ) -> None:
-        with Db(self._engine) as db, db.begin():
-            row = _mine(db, VisitRow, practice_id, visit_id)
-            signed = select(ReportRow.id).where(ReportRow.visit_id == visit_id)
-            if at is not None and db.execute(signed).first() is not None:
+        signed = select(REPORT.c.id).where(REPORT.c.visit_id == visit_id)
+        with self._engine.begin() as connection:
+            locked(connection, Visit, practice_id, visit_id, NO_VISIT)
+            if at is not None and connection.execute(signed).first() is not None:
                 raise HoldsSomething("This visit was signed: it can't be discarded.")
-            row.discarded_at = at
+            mine = update(VISIT).where(VISIT.c.id == visit_id)
+            connection.execute(mine.values(discarded_at=at))
             if at is not None:
-                db.execute(
-                    delete(VisitRow)
-                    .where(VisitRow.practice_id == practice_id)
-                    .where(VisitRow.discarded_at < at - forget)
-                )
+                old = VISIT.c.discarded_at < at - forget
+                connection.execute(delete(VISIT).where(VISIT.c.practice_id == practice_id, old))
 
     def open(
         self, practice_id: UUID, visit_id: UUID
     ) -> tuple[Visit, Client, list[Entry], list[ReportHead], list[PhotoHead]]:
-        held = (
-            select(EntryRow, MemberRow.name)
-            .join(MemberRow, MemberRow.id == EntryRow.member_id)
-            .where(EntryRow.visit_id == visit_id)
+        visit = (
+            select(*columns_of(Visit), *columns_of(Client))
+            .join_from(VISIT, CLIENT, CLIENT.c.id == VISIT.c.client_id)
+            .where(VISIT.c.id == visit_id, VISIT.c.practice_id == practice_id)
         )
-        versions = (
-            select(ReportRow).where(ReportRow.visit_id == visit_id).order_by(ReportRow.number)
+        entries = (
+            select(*columns_of(Entry, changed_by=MEMBER.c.name))
+            .join_from(ENTRY, MEMBER, MEMBER.c.id == ENTRY.c.member_id)
+            .where(ENTRY.c.visit_id == visit_id)
         )
-        with Db(self._snapshot) as db:
-            found = db.execute(
-                select(VisitRow, ClientRow)
-                .join(ClientRow, ClientRow.id == VisitRow.client_id)
-                .where(VisitRow.id == visit_id, VisitRow.practice_id == practice_id)
-            ).first()
-            if found is None:
-                raise NotFound("There is no such visit.")
+        versions = HEADS.where(REPORT.c.visit_id == visit_id).order_by(REPORT.c.number)
+        with self._snapshot.connect() as connection:
+            row = connection.execute(visit).first()
+            if row is None:
+                raise NotFound(NO_VISIT)
             return (
-                visit_of(found[0]),
-                client_of(found[1]),
-                [entry_of(row, name) for row, name in db.execute(held)],
-                [head_of(row, copies_of(db, row.id)) for row in db.scalars(versions)],
-                [photo_of(row) for row in db.scalars(photos_of(visit_id))],
+                model_of(Visit, row),
+                model_of(Client, row),
+                [model_of(Entry, entry) for entry in connection.execute(entries)],
+                [head_of(version) for version in connection.execute(versions)],
+                [
+                    model_of(PhotoHead, photo)
+                    for photo in connection.execute(PHOTOS, {"visit": visit_id})
+                ],
             )
 
     def visits_at(self, practice_id: UUID, workstation_id: str) -> list[UUID]:
         last = (
-            select(VisitRow.id, ClientRow.name)
-            .ext(distinct_on(VisitRow.client_id))
-            .join(ClientRow, ClientRow.id == VisitRow.client_id)
-            .join(EntryRow, EntryRow.visit_id == VisitRow.id)
-            .where(VisitRow.practice_id == practice_id)
-            .where(EntryRow.path == fields.seen.workstation.id, EntryRow.typed == workstation_id)
-            .order_by(VisitRow.client_id, VisitRow.started_on.desc(), VisitRow.id)
+            select(VISIT.c.id, CLIENT.c.name)
+            .ext(distinct_on(VISIT.c.client_id))
+            .join_from(VISIT, CLIENT, CLIENT.c.id == VISIT.c.client_id)
+            .join(ENTRY, ENTRY.c.visit_id == VISIT.c.id)
+            .where(VISIT.c.practice_id == practice_id)
+            .where(ENTRY.c.path == fields.seen.workstation.id, ENTRY.c.typed == workstation_id)
+            .order_by(VISIT.c.client_id, VISIT.c.started_on.desc(), VISIT.c.id)
             .subquery()
         )
-        with Db(self._engine) as db:
-            return list(db.scalars(select(last.c.id).order_by(last.c.name, last.c.id)))
+        with self._reader.connect() as connection:
+            return list(connection.scalars(select(last.c.id).order_by(last.c.name, last.c.id)))
 
     def working(self, practice_id: UUID, visit_id: UUID) -> VisitSnapshot:
+        keys = {"practice": practice_id, "visit": visit_id}
         with self._reader.connect() as connection:
-            keys = {"practice": practice_id, "visit": visit_id}
-            row = connection.execute(WORKING, keys).first()
+            row = connection.execute(SNAPSHOT, keys).first()
             if row is None:
-                raise NotFound("There is no such visit.")
-            photos: tuple[PhotoHead, ...] = ()
-            if row.pictures:
-                found = connection.execute(PHOTOS, keys)
-                photos = tuple(PhotoHead(**photo._mapping) for photo in found)
-            values = row[-3] or {}
-            table = chosen_table(connection, practice_id, values.get(fields.measure.table.id))
-            listed = chosen_list(connection, practice_id, values.get(fields.measure.list_.id))
-        visit, client = row[: len(VISIT)], row[len(VISIT) : len(VISIT) + len(CLIENT)]
-        return VisitSnapshot(
-            visit=Visit(**dict(zip(VISIT, visit, strict=True))),
-            client=Client(**dict(zip(CLIENT, client, strict=True))),
-            values=values,
-            self_reported=frozenset(row.self_reported or ()),
-            versions=row[-2],
-            signed_revision=row[-1],
-            photos=photos,
-            earlier=earlier_visits(row.earlier or (), row.started_on),
-            read_on=datetime.now(UTC).date(),
-            table=table,
-            listed=listed,
-            prices=Prices(
-                small=row.price_small,
-                medium=row.price_medium,
-                large=row.price_large,
-                currency=row.currency,
-            ),
-        )
+                raise NotFound(NO_VISIT)
+            photos = connection.execute(PHOTOS, keys) if row.pictures else ()
+            values = row.entered or {}
+            table_id = values.get(fields.measure.table.id)
+            list_id = values.get(fields.measure.list_.id)
+            visit = model_of(Visit, row)
+            return VisitSnapshot(
+                visit=visit,
+                client=model_of(Client, row),
+                values=values,
+                self_reported=frozenset(row.self_reported or ()),
+                versions=row.versions,
+                signed_revision=row.signed_revision,
+                photos=tuple(model_of(PhotoHead, photo) for photo in photos),
+                earlier=_earlier_visits(row.earlier or (), visit.started_on),
+                read_on=datetime.now(UTC).date(),
+                table=chosen_by(connection, PopulationTable, practice_id, table_id),
+                listed=chosen_by(connection, MeasuringList, practice_id, list_id),
+                prices=Prices(
+                    small=row.price_small,
+                    medium=row.price_medium,
+                    large=row.price_large,
+                    currency=row.currency,
+                ),
+            )
 
     def write(self, practice_id: UUID, change: Change, now: datetime) -> tuple[Entry, int]:
         with self._engine.begin() as connection:
@@ -238,35 +211,53 @@ class SqlRecords(SqlVisitLists, SqlReports, SqlPhotos):
         self, practice_id: UUID, visit_ids: Set[UUID] | None = None
     ) -> list[tuple[Visit, Client, list[Entry]]]:
         query = (
-            select(VisitRow, ClientRow, EntryRow, MemberRow.name)
-            .join(ClientRow, ClientRow.id == VisitRow.client_id)
-            .join(EntryRow, EntryRow.visit_id == VisitRow.id)
-            .join(MemberRow, MemberRow.id == EntryRow.member_id)
-            .where(VisitRow.practice_id == practice_id)
-            .where(EntryRow.path.startswith("measure.", autoescape=True), EntryRow.typed != "")
-            .order_by(ClientRow.name, VisitRow.started_on, VisitRow.id, EntryRow.path)
+            select(
+                *columns_of(Visit),
+                *columns_of(Client),
+                *columns_of(Entry, changed_by=MEMBER.c.name),
+                VISIT.c.id,
+            )
+            .join_from(VISIT, CLIENT, CLIENT.c.id == VISIT.c.client_id)
+            .join(ENTRY, ENTRY.c.visit_id == VISIT.c.id)
+            .join(MEMBER, MEMBER.c.id == ENTRY.c.member_id)
+            .where(VISIT.c.practice_id == practice_id)
+            .where(ENTRY.c.path.startswith("measure.", autoescape=True), ENTRY.c.typed != "")
+            .order_by(CLIENT.c.name, VISIT.c.started_on, VISIT.c.id, ENTRY.c.path)
         )
         if visit_ids is not None:
-            query = query.where(VisitRow.id.in_(visit_ids))
-        found: dict[UUID, tuple[Visit, Client, list[Entry]]] = {}
-        with Db(self._reader) as db:
-            for visit, client, entry, by in db.execute(query):
-                if visit.id not in found:
-                    found[visit.id] = (visit_of(visit), client_of(client), [])
-                found[visit.id][2].append(entry_of(entry, by))
-        return list(found.values())
+            query = query.where(VISIT.c.id.in_(visit_ids))
+        measured: dict[UUID, tuple[Visit, Client, list[Entry]]] = {}
+        with self._reader.connect() as connection:
+            for row in connection.execute(query):
+                if row.id not in measured:
+                    measured[row.id] = (model_of(Visit, row), model_of(Client, row), [])
+                measured[row.id][2].append(model_of(Entry, row))
+        return list(measured.values())
 
     def import_batch(self, practice_id: UUID, intake: ImportBatch, now: datetime) -> None:
         with mapped_errors(), self._engine.begin() as connection:
-            for table, rows in ((ClientRow, intake.clients), (VisitRow, intake.visits)):
-                if rows:
-                    connection.execute(insert(table), [vars(row) for row in rows])
+            for table, models in ((CLIENT, intake.clients), (VISIT, intake.visits)):
+                if models:
+                    connection.execute(insert(table), [values_of(model) for model in models])
             write_changes(connection, practice_id, intake.changes, now)
 
 
-def _mine(db: Db, table: type[Mine], practice_id: UUID, id: UUID) -> Mine:
-    """The practice's row, locked; raises NotFound."""
-    row = db.get(table, id, with_for_update=True)
-    if row is None or row.practice_id != practice_id:
-        raise NotFound("There is no such thing here.")
-    return row
+def _earlier_visits(
+    lines: Iterable[tuple[str, str, str, float | str | None]], before: date
+) -> tuple[EarlierVisit, ...]:
+    """Visits from lines of visit, day, path and value; the latest first.
+
+    What was measured on the day itself is no history yet; what was said of conditions then stands.
+    """
+    visits: dict[str, EarlierVisit] = {}
+    for visit_id, day, path, value in lines:
+        if visit_id not in visits:
+            visits[visit_id] = EarlierVisit(
+                visit_id=UUID(visit_id), started_on=date.fromisoformat(day), values={}
+            )
+        visit = visits[visit_id]
+        if path.startswith(CONDITIONS):
+            visit.conditions[path] = value
+        elif visit.started_on < before:
+            visit.values[path] = value
+    return tuple(sorted(visits.values(), key=lambda visit: visit.started_on, reverse=True))

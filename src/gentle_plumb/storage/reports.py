@@ -3,96 +3,88 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
+from typing import Any
 from uuid import UUID
 
-from sqlalchemy import Engine, select
-from sqlalchemy.orm import Session as Db
-from sqlalchemy.orm import undefer
+from sqlalchemy import Connection, Row, Select, func, insert, select
 
 from ..services.errors import AlreadyThere, MovedOn, NotFound
 from ..services.models import PrintedCopy, Report, ReportHead
 from .errors import mapped_errors
-from .models import ReportCopyRow, ReportRow, VisitRow
-from .rows import head_of
+from .mapping import columns_of, model_of, values_of
+from .store import Store
+from .tables import REPORT, REPORT_COPY, VISIT
+
+_COPIES = (
+    select(func.jsonb_object_agg(REPORT_COPY.c.copy, REPORT_COPY.c.sha256))
+    .where(REPORT_COPY.c.report_id == REPORT.c.id)
+    .correlate(REPORT)
+    .scalar_subquery()
+)
+HEADS = select(*columns_of(ReportHead, copies=_COPIES))
+"""Signed versions without their content, each with the digest of every copy by its name."""
 
 
-class SqlReports:
+def head_of(row: Row[*tuple[Any, ...]]) -> ReportHead:
+    """The signed version that a row of ``HEADS`` holds."""
+    return model_of(ReportHead, row)
+
+
+class SqlReports(Store):
     """The part of the Records port that is about signed reports."""
 
-    _engine: Engine
-    _reader: Engine
+    def _whole(self, practice_id: UUID, query: Select[*tuple[Any, ...]]) -> Report | None:
+        whole = query.add_columns(REPORT.c.content).join(VISIT, VISIT.c.id == REPORT.c.visit_id)
+        with self._reader.connect() as connection:
+            row = connection.execute(whole.where(VISIT.c.practice_id == practice_id)).first()
+        return None if row is None else Report(**vars(head_of(row)), content=row.content)
 
     def report_pdf(
         self, practice_id: UUID, report_id: UUID, copy: str
     ) -> tuple[Report, bytes | None]:
-        query = (
-            select(ReportRow)
-            .join(VisitRow, VisitRow.id == ReportRow.visit_id)
-            .where(ReportRow.id == report_id, VisitRow.practice_id == practice_id)
-            .options(undefer(ReportRow.content))
+        report = self._whole(practice_id, HEADS.where(REPORT.c.id == report_id))
+        if report is None:
+            raise NotFound("There is no such report.")
+        kept = select(REPORT_COPY.c.pdf).where(
+            REPORT_COPY.c.report_id == report_id, REPORT_COPY.c.copy == copy
         )
-        kept = select(ReportCopyRow.pdf).where(
-            ReportCopyRow.report_id == report_id, ReportCopyRow.copy == copy
-        )
-        with Db(self._reader) as db:
-            row = db.scalar(query)
-            if row is None:
-                raise NotFound("There is no such report.")
-            head = head_of(row, copies_of(db, row.id))
-            return Report(**vars(head), content=row.content), db.scalar(kept)
+        with self._reader.connect() as connection:
+            return report, connection.scalar(kept)
 
     def last_report(self, practice_id: UUID, visit_id: UUID) -> Report | None:
-        query = (
-            select(ReportRow)
-            .join(VisitRow, VisitRow.id == ReportRow.visit_id)
-            .where(ReportRow.visit_id == visit_id, VisitRow.practice_id == practice_id)
-            .order_by(ReportRow.number.desc())
-            .limit(1)
-            .options(undefer(ReportRow.content))
-        )
-        with Db(self._reader) as db:
-            row = db.scalar(query)
-            if row is None:
-                return None
-            return Report(**vars(head_of(row, copies_of(db, row.id))), content=row.content)
+        versions = HEADS.where(REPORT.c.visit_id == visit_id)
+        return self._whole(practice_id, versions.order_by(REPORT.c.number.desc()).limit(1))
 
     def add_report(self, report: Report, printed: Mapping[str, PrintedCopy]) -> ReportHead:
-        with mapped_errors(), Db(self._engine) as db, db.begin():
+        mine = select(VISIT.c.revision).where(VISIT.c.id == report.visit_id).with_for_update()
+        with mapped_errors(), self._engine.begin() as connection:
             # changes wait for the visit's row as well: what is frozen is what stands there
-            visit = db.get(VisitRow, report.visit_id, with_for_update=True)
-            held = db.get(ReportRow, report.id)
+            revision = connection.scalar(mine)
+            held = _head(connection, report.id)
             if held is not None:
                 if held.visit_id != report.visit_id:
                     raise AlreadyThere("Another report has this id.")
-                return head_of(held, copies_of(db, held.id))
-            if visit is None or visit.revision != report.revision:
+                return held
+            if revision != report.revision:
                 raise MovedOn("The visit was changed in this moment. Look at it again, then sign.")
-            row = ReportRow(**{k: v for k, v in vars(report).items() if k != "copies"})
-            db.add(row)
-            db.flush()
-            for copy, one in printed.items():
-                db.add(
-                    ReportCopyRow(
-                        report_id=row.id,
-                        copy=copy,
-                        pdf=one.pdf,
-                        sha256=one.sha256,
-                        without=one.without,
-                    )
-                )
-            db.flush()
-            return head_of(row, copies_of(db, row.id))
+            values = values_of(report, only=REPORT.c.keys())
+            connection.execute(insert(REPORT).values(**values))
+            copies = [
+                {"report_id": report.id, "copy": copy, "sha256": paper.sha256, **vars(paper)}
+                for copy, paper in printed.items()
+            ]
+            if copies:
+                connection.execute(insert(REPORT_COPY), copies)
+            signed = _head(connection, report.id)
+        assert signed is not None
+        return signed
 
     def report_of(self, visit_id: UUID, report_id: UUID) -> ReportHead | None:
-        with Db(self._reader) as db:
-            row = db.get(ReportRow, report_id)
-            if row is None or row.visit_id != visit_id:
-                return None
-            return head_of(row, copies_of(db, row.id))
+        with self._reader.connect() as connection:
+            head = _head(connection, report_id)
+        return head if head is not None and head.visit_id == visit_id else None
 
 
-def copies_of(db: Db, report_id: UUID) -> dict[str, str]:
-    """The digest of each copy of a report."""
-    query = select(ReportCopyRow.copy, ReportCopyRow.sha256)
-    found = db.execute(query.where(ReportCopyRow.report_id == report_id))
-    return {row.copy: row.sha256 for row in found}
+def _head(connection: Connection, report_id: UUID) -> ReportHead | None:
+    row = connection.execute(HEADS.where(REPORT.c.id == report_id)).first()
+    return None if row is None else head_of(row)

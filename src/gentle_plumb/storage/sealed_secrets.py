@@ -15,7 +15,7 @@ from pyrage import x25519
 from sqlalchemy import Engine, select, update
 
 from ..services.errors import NoKey
-from .models import MemberRow
+from .tables import MEMBER
 
 ARMOUR = "-----BEGIN AGE ENCRYPTED FILE-----"
 
@@ -85,10 +85,10 @@ def secrets_in(engine: Engine, path: Path) -> AgeSecrets:
     """What seals the secrets of a database."""
 
     def in_use() -> bool:
-        sealed = MemberRow.sealed_totp.startswith(ARMOUR)
+        sealed = MEMBER.c.sealed_totp.startswith(ARMOUR)
         with engine.connect() as connection:
             return (
-                connection.execute(select(MemberRow.id).where(sealed).limit(1)).first() is not None
+                connection.execute(select(MEMBER.c.id).where(sealed).limit(1)).first() is not None
             )
 
     return AgeSecrets(path, in_use)
@@ -96,11 +96,11 @@ def secrets_in(engine: Engine, path: Path) -> AgeSecrets:
 
 def seal_what_is_open(engine: Engine, secrets: AgeSecrets) -> int:
     """Seal what an earlier version, or a backup of one, kept open; how many there were."""
-    column = MemberRow.sealed_totp
-    open_ones = select(MemberRow.id, column).where(column != "", ~column.startswith(ARMOUR))
+    column = MEMBER.c.sealed_totp
+    open_ones = select(MEMBER.c.id, column).where(column != "", ~column.startswith(ARMOUR))
     with engine.begin() as connection:
         found = connection.execute(open_ones.with_for_update()).all()
         for id, secret in found:
-            change = update(MemberRow).where(MemberRow.id == id)
+            change = update(MEMBER).where(MEMBER.c.id == id)
             connection.execute(change.values(sealed_totp=secrets.seal(secret)))
     return len(found)

@@ -9,24 +9,22 @@ from typing import Any
 from uuid import UUID
 from zoneinfo import ZoneInfo
 
-from sqlalchemy import Connection, Engine, Select, func, select
+from sqlalchemy import Connection, Row, Select, func, select
 from sqlalchemy.dialects.postgresql import insert
 
 from ..services.models.trail import Deed, TargetKind, TrailLine, TrailQuery, TrailTarget
 from ..services.trail import FIRST, digest_of
 from .audited import audited
-from .models import ClientRow, PhotoRow, PracticeRow, ReportRow, VisitRow
-from .own_models import CheckRoundRow, ClientLinkRow, TrailRow
+from .mapping import columns_of, model_of, values_of
+from .store import Store
+from .tables import CHECK_ROUND, CLIENT, CLIENT_LINK, PHOTO, PRACTICE, REPORT, TRAIL, VISIT
 
-_LINE = TrailRow.__table__.c
+_LINE = TRAIL.c
+_LINES = select(*columns_of(TrailLine), _LINE.client_id, _LINE.visit_id)
 
 
-class SqlTrail:
+class SqlTrail(Store):
     """The Trail port."""
-
-    def __init__(self, engine: Engine) -> None:
-        self._engine = engine
-        self._reader = engine.execution_options(isolation_level="AUTOCOMMIT")
 
     def add(self, deeds: Sequence[Deed], now: datetime) -> list[TrailLine]:
         with self._engine.begin() as connection:
@@ -59,22 +57,9 @@ class SqlTrail:
         before = connection.execute(last).first()
         number = (before.number if before is not None else 0) + 1
         digest = digest_of(before.digest if before is not None else FIRST, number, now, deed)
-        connection.execute(
-            insert(TrailRow).values(
-                practice_id=deed.practice_id,
-                number=number,
-                at=now,
-                member_id=deed.member_id,
-                who=deed.who,
-                act=deed.act,
-                what=deed.what,
-                client_id=deed.target.client_id,
-                visit_id=deed.target.visit_id,
-                request_id=deed.request_id,
-                digest=digest,
-            )
-        )
-        return TrailLine(**vars(deed), number=number, at=now, digest=digest)
+        line = TrailLine(**vars(deed), number=number, at=now, digest=digest)
+        connection.execute(insert(TRAIL).values(**values_of(line), **vars(deed.target)))
+        return line
 
     def target(self, kind: TargetKind, id: UUID) -> TrailTarget:
         if kind == "client":
@@ -86,7 +71,7 @@ class SqlTrail:
         return TrailTarget(client_id=row.client_id, visit_id=row.id)
 
     def lines(self, practice_id: UUID, query: TrailQuery) -> list[TrailLine]:
-        found = select(*_LINE).where(_LINE.practice_id == practice_id)
+        found = _LINES.where(_LINE.practice_id == practice_id)
         for column, value in (
             (_LINE.client_id, query.client_id),
             (_LINE.member_id, query.member_id),
@@ -100,7 +85,7 @@ class SqlTrail:
             found = found.where(_LINE.number < query.before)
         with self._reader.connect() as connection:
             zone = connection.scalar(
-                select(PracticeRow.time_zone).where(PracticeRow.id == practice_id)
+                select(PRACTICE.c.time_zone).where(PRACTICE.c.id == practice_id)
             )
             here = ZoneInfo(zone or "UTC")
             if query.since is not None:
@@ -113,7 +98,7 @@ class SqlTrail:
             return [_line(row) for row in rows]
 
     def whole(self, practice_id: UUID) -> Generator[TrailLine, None, None]:
-        found = select(*_LINE).where(_LINE.practice_id == practice_id).order_by(_LINE.number)
+        found = _LINES.where(_LINE.practice_id == practice_id).order_by(_LINE.number)
         with (
             self._engine.connect() as connection,
             connection.execution_options(yield_per=2000).execute(found) as streamed,
@@ -127,38 +112,28 @@ class SqlTrail:
             return list(connection.scalars(found))
 
     def names(self, practice_id: UUID) -> dict[UUID, str]:
-        clients = ClientRow.__table__.c
+        clients = CLIENT.c
         with self._reader.connect() as connection:
             found = select(clients.id, clients.name).where(clients.practice_id == practice_id)
             return {row.id: row.name for row in connection.execute(found)}
 
 
 def _whose(kind: TargetKind, id: UUID) -> Select[UUID, UUID]:
-    visit = select(VisitRow.id, VisitRow.client_id)
+    visit = select(VISIT.c.id, VISIT.c.client_id)
     if kind == "visit":
-        return visit.where(VisitRow.id == id)
+        return visit.where(VISIT.c.id == id)
     if kind == "report":
-        return visit.join(ReportRow, ReportRow.visit_id == VisitRow.id).where(ReportRow.id == id)
+        return visit.join(REPORT, REPORT.c.visit_id == VISIT.c.id).where(REPORT.c.id == id)
     if kind == "photo":
-        return visit.join(PhotoRow, PhotoRow.visit_id == VisitRow.id).where(PhotoRow.id == id)
-    linked = visit.join(ClientLinkRow, ClientLinkRow.visit_id == VisitRow.id)
+        return visit.join(PHOTO, PHOTO.c.visit_id == VISIT.c.id).where(PHOTO.c.id == id)
+    linked = visit.join(CLIENT_LINK, CLIENT_LINK.c.visit_id == VISIT.c.id)
     if kind == "link":
-        return linked.where(ClientLinkRow.id == id)
-    return linked.join(CheckRoundRow, CheckRoundRow.link_id == ClientLinkRow.id).where(
-        CheckRoundRow.id == id
+        return linked.where(CLIENT_LINK.c.id == id)
+    return linked.join(CHECK_ROUND, CHECK_ROUND.c.link_id == CLIENT_LINK.c.id).where(
+        CHECK_ROUND.c.id == id
     )
 
 
-def _line(row: Any) -> TrailLine:
-    return TrailLine(
-        practice_id=row.practice_id,
-        member_id=row.member_id,
-        who=row.who,
-        act=row.act,
-        what=row.what,
-        target=TrailTarget(client_id=row.client_id, visit_id=row.visit_id),
-        request_id=row.request_id,
-        number=row.number,
-        at=row.at,
-        digest=bytes(row.digest),
-    )
+def _line(row: Row[*tuple[Any, ...]]) -> TrailLine:
+    target = TrailTarget(client_id=row.client_id, visit_id=row.visit_id)
+    return model_of(TrailLine, row, target=target)

@@ -4,24 +4,23 @@ from __future__ import annotations
 
 from collections.abc import Collection
 from datetime import date
+from typing import Any
 from uuid import UUID
 
-from sqlalchemy import ColumnElement, Engine, FromClause, func, select, text
+from sqlalchemy import ColumnElement, FromClause, Select, func, select, text
 from sqlalchemy.dialects.postgresql import distinct_on
-from sqlalchemy.orm import Session as Db
-from sqlalchemy.orm import aliased
 
 from ..core.record import fields
 from ..services.consent import WORKPLACE
 from ..services.models import Client, Visit, VisitInList, VisitLine
-from .models import ClientRow, EntryRow, MemberRow, ReportRow, VisitRow
-from .rows import client_of, visit_of
+from .mapping import columns_of, model_of
+from .store import Store
+from .tables import CLIENT, ENTRY, MEMBER, REPORT, VISIT
 
 FLAGS = tuple(one.there.id for one in fields.ask.flag.values())
 FELT = tuple(one.strength.id for one in fields.ask.discomfort.values())
 SETTLING = (fields.settings.settle_started.id, fields.settings.settle_minutes.id)
-_VISIT, _CLIENT = VisitRow.__table__.c, ClientRow.__table__.c
-_OF_CLIENT, _OF_VISIT = tuple(Client.__dataclass_fields__), tuple(Visit.__dataclass_fields__)
+_VISIT, _CLIENT, _ENTRY = VISIT.c, CLIENT.c, ENTRY.c
 
 
 WAITING = text("""
@@ -65,36 +64,24 @@ def _due_of(due: FromClause) -> ColumnElement[bool]:
     return (due.c.visit_id == _VISIT.id) & (due.c.path == fields.report.follow_up.id)
 
 
-class SqlVisitLists:
+class SqlVisitLists(Store):
     """The lists of the Records port."""
 
-    _reader: Engine
-
     def client_names(self, practice_id: UUID) -> list[tuple[UUID, str, str]]:
-        """As the port says."""
-        query = select(_CLIENT.id, _CLIENT.name, _CLIENT.work).where(
-            _CLIENT.practice_id == practice_id
-        )
+        query = select(*_CLIENT["id", "name", "work"]).where(_CLIENT.practice_id == practice_id)
         with self._reader.connect() as connection:
-            found = connection.execute(query.order_by(_CLIENT.name, _CLIENT.id))
-            return [(row[0], row[1], row[2]) for row in found]
+            clients = connection.execute(query.order_by(_CLIENT.name, _CLIENT.id))
+            return [(id, name, work) for id, name, work in clients]
 
     def clients(self, practice_id: UUID, of: Collection[UUID] | None = None) -> list[Client]:
-        """As the port says."""
-        query = select(*(_CLIENT[name] for name in _OF_CLIENT)).where(
-            _CLIENT.practice_id == practice_id
-        )
-        if of is not None:
-            query = query.where(_CLIENT.id.in_(of))
-        with self._reader.connect() as connection:
-            found = connection.execute(query.order_by(_CLIENT.name, _CLIENT.id))
-            return [Client(**row._mapping) for row in found]
+        where = [_CLIENT.practice_id == practice_id]
+        where += [_CLIENT.id.in_(of)] if of is not None else []
+        return self._list(Client, *where, order=(_CLIENT.name, _CLIENT.id))
 
     def last_visits(
         self, practice_id: UUID, clients: Collection[UUID]
     ) -> dict[UUID, tuple[date, str | None]]:
-        """As the port says."""
-        due = EntryRow.__table__.alias("due")
+        due = ENTRY.alias("due")
         query = (
             select(_VISIT.client_id, _VISIT.started_on, due.c.value)
             .ext(distinct_on(_VISIT.client_id))
@@ -107,37 +94,33 @@ class SqlVisitLists:
             return {id: (on, follow) for id, on, follow in connection.execute(query)}
 
     def visits_of(self, practice_id: UUID) -> list[Visit]:
-        """As the port says."""
-        query = select(*(_VISIT[name] for name in _OF_VISIT)).where(
-            _VISIT.practice_id == practice_id
-        )
-        with self._reader.connect() as connection:
-            found = connection.execute(query.order_by(_VISIT.started_on, _VISIT.id))
-            return [Visit(**row._mapping) for row in found]
+        mine = _VISIT.practice_id == practice_id
+        return self._list(Visit, mine, order=(_VISIT.started_on, _VISIT.id))
 
     def visit_keys(self, practice_id: UUID) -> list[tuple[UUID, UUID, UUID]]:
-        """As the port says."""
         query = (
-            select(_VISIT.id, _VISIT.client_id, _VISIT.member_id)
-            .join(ClientRow, _CLIENT.id == _VISIT.client_id)
+            select(*_VISIT["id", "client_id", "member_id"])
+            .join_from(VISIT, CLIENT, _CLIENT.id == _VISIT.client_id)
             .where(_VISIT.practice_id == practice_id, _VISIT.discarded_at.is_(None))
             .order_by(_VISIT.started_on.desc(), _CLIENT.name, _VISIT.id)
         )
         with self._reader.connect() as connection:
-            return [(row[0], row[1], row[2]) for row in connection.execute(query)]
+            keys = connection.execute(query)
+            return [(id, client_id, member_id) for id, client_id, member_id in keys]
 
     def visits_waiting(
         self, practice_id: UUID, *, soon: date, latest: int, most: int, member_id: UUID | None
     ) -> list[VisitInList]:
-        """As the port says."""
+        keys = {
+            "practice": practice_id,
+            "soon": soon.isoformat(),
+            "most": most,
+            "member": member_id,
+            "latest": latest,
+            "flags": list(FLAGS),
+            "due": fields.report.follow_up.id,
+        }
         with self._reader.connect() as connection:
-            keys = {"practice": practice_id, "soon": soon.isoformat(), "most": most}
-            keys |= {
-                "member": member_id,
-                "latest": latest,
-                "flags": list(FLAGS),
-                "due": fields.report.follow_up.id,
-            }
             return [VisitInList(**row._mapping) for row in connection.execute(WAITING, keys)]
 
     def visits(
@@ -147,110 +130,84 @@ class SqlVisitLists:
         of: Collection[UUID] | None = None,
         client_id: UUID | None = None,
     ) -> list[VisitLine]:
-        """As the port says."""
-        changed = (
-            select(func.max(EntryRow.changed_at))
-            .where(EntryRow.visit_id == VisitRow.id)
-            .scalar_subquery()
-        )
-        follow_up = (
-            select(EntryRow.value)
-            .where(EntryRow.visit_id == VisitRow.id, EntryRow.path == fields.report.follow_up.id)
-            .scalar_subquery()
-        )
-        signs = (
-            select(func.jsonb_object_agg(EntryRow.path, EntryRow.value))
-            .where(EntryRow.visit_id == VisitRow.id)
-            .where(EntryRow.path.in_(fields.ask.RED_FLAG_PATHS))
-            .scalar_subquery()
-        )
+        mine = _ENTRY.visit_id == _VISIT.id
         signed = (
-            select(ReportRow.id, ReportRow.visit_id, ReportRow.signed_at, ReportRow.revision)
-            .ext(distinct_on(ReportRow.visit_id))
-            .order_by(ReportRow.visit_id, ReportRow.number.desc())
+            select(*REPORT.c["id", "visit_id", "signed_at", "revision"])
+            .ext(distinct_on(REPORT.c.visit_id))
+            .order_by(REPORT.c.visit_id, REPORT.c.number.desc())
             .subquery()
         )
-        settling = (
-            select(func.jsonb_object_agg(EntryRow.path, EntryRow.value))
-            .where(EntryRow.visit_id == VisitRow.id, EntryRow.path.in_(SETTLING))
+        prior, told = VISIT.alias("prior"), ENTRY.alias("told")
+        visit_before = (
+            select(prior.c.id)
+            .where(prior.c.client_id == _VISIT.client_id, prior.c.id != _VISIT.id)
+            .where(prior.c.started_on < _VISIT.started_on, prior.c.discarded_at.is_(None))
+            .order_by(prior.c.started_on.desc(), prior.c.id)
+            .limit(1)
+            .correlate(VISIT)
             .scalar_subquery()
         )
-        felt = (
-            select(func.jsonb_object_agg(EntryRow.path, EntryRow.value))
-            .where(EntryRow.visit_id == VisitRow.id, EntryRow.path.in_(FELT))
-            .scalar_subquery()
-        )
-        prior, told = aliased(VisitRow), aliased(EntryRow)
-        before = (
-            select(func.jsonb_object_agg(told.path, told.value))
-            .where(told.path.in_(FELT))
-            .where(
-                told.visit_id
-                == select(prior.id)
-                .where(prior.client_id == VisitRow.client_id, prior.id != VisitRow.id)
-                .where(prior.started_on < VisitRow.started_on, prior.discarded_at.is_(None))
-                .order_by(prior.started_on.desc(), prior.id)
-                .limit(1)
-                .correlate(VisitRow)
-                .scalar_subquery()
-            )
-            .correlate(VisitRow)
-            .scalar_subquery()
-        )
-        shared = (
-            select(EntryRow.value)
-            .where(EntryRow.visit_id == VisitRow.id, EntryRow.path == WORKPLACE)
-            .scalar_subquery()
-        )
-        touched = (
-            select(func.array_agg(func.distinct(func.split_part(EntryRow.path, ".", 1))))
-            .where(EntryRow.visit_id == VisitRow.id)
-            .scalar_subquery()
-        )
+        beside = {
+            "changed_at": select(func.max(_ENTRY.changed_at)).where(mine),
+            "follow_up": _value_at(fields.report.follow_up.id),
+            "signs": _values_at(fields.ask.RED_FLAG_PATHS),
+            "shared": _value_at(WORKPLACE),
+            "touched": select(
+                func.array_agg(func.distinct(func.split_part(_ENTRY.path, ".", 1)))
+            ).where(mine),
+            "settling": _values_at(SETTLING),
+            "felt": _values_at(FELT),
+            "felt_before": select(func.jsonb_object_agg(told.c.path, told.c.value))
+            .where(told.c.path.in_(FELT), told.c.visit_id == visit_before)
+            .correlate(VISIT),
+        }
         query = (
             select(
-                VisitRow,
-                ClientRow,
-                MemberRow.name,
-                changed,
-                follow_up,
-                signs,
+                *columns_of(Visit),
+                *columns_of(Client),
+                MEMBER.c.name.label("practitioner"),
+                signed.c.id.label("report_id"),
                 signed.c.signed_at,
                 signed.c.revision,
-                signed.c.id,
-                shared,
-                touched,
-                settling,
-                felt,
-                before,
+                *(part.scalar_subquery().label(name) for name, part in beside.items()),
             )
-            .join(ClientRow, ClientRow.id == VisitRow.client_id)
-            .join(MemberRow, MemberRow.id == VisitRow.member_id)
-            .outerjoin(signed, signed.c.visit_id == VisitRow.id)
-            .where(VisitRow.practice_id == practice_id, VisitRow.discarded_at.is_(None))
-            .order_by(VisitRow.started_on.desc(), ClientRow.name, VisitRow.id)
+            .join_from(VISIT, CLIENT, _CLIENT.id == _VISIT.client_id)
+            .join(MEMBER, MEMBER.c.id == _VISIT.member_id)
+            .outerjoin(signed, signed.c.visit_id == _VISIT.id)
+            .where(_VISIT.practice_id == practice_id, _VISIT.discarded_at.is_(None))
+            .order_by(_VISIT.started_on.desc(), _CLIENT.name, _VISIT.id)
         )
         if of is not None:
-            query = query.where(VisitRow.id.in_(of))
+            query = query.where(_VISIT.id.in_(of))
         if client_id is not None:
-            query = query.where(VisitRow.client_id == client_id)
-        with Db(self._reader) as db:
-            found = db.execute(query)
+            query = query.where(_VISIT.client_id == client_id)
+        with self._reader.connect() as connection:
             return [
                 VisitLine(
-                    visit=visit_of(visit),
-                    client=client_of(client),
-                    practitioner=name,
-                    changed_at=at,
-                    follow_up=follow,
-                    signs=said or {},
-                    signed_at=signed_at,
-                    signed_revision=revision,
-                    shared_report=report if consent == "yes" else None,
-                    touched=frozenset(begun or ()),
-                    settling=clock or {},
-                    felt=hurts or {},
-                    felt_before=hurt or {},
+                    visit=model_of(Visit, row),
+                    client=model_of(Client, row),
+                    practitioner=row.practitioner,
+                    changed_at=row.changed_at,
+                    follow_up=row.follow_up,
+                    signs=row.signs or {},
+                    signed_at=row.signed_at,
+                    signed_revision=row.revision,
+                    shared_report=row.report_id if row.shared == "yes" else None,
+                    touched=frozenset(row.touched or ()),
+                    settling=row.settling or {},
+                    felt=row.felt or {},
+                    felt_before=row.felt_before or {},
                 )
-                for visit, client, name, at, follow, said, signed_at, revision, report, consent, begun, clock, hurts, hurt in found
+                for row in connection.execute(query)
             ]
+
+
+def _value_at(path: str) -> Select[Any]:
+    """A visit's value at a path."""
+    return select(_ENTRY.value).where(_ENTRY.visit_id == _VISIT.id, _ENTRY.path == path)
+
+
+def _values_at(paths: Collection[str]) -> Select[Any]:
+    """A visit's values at these paths."""
+    values = select(func.jsonb_object_agg(_ENTRY.path, _ENTRY.value))
+    return values.where(_ENTRY.visit_id == _VISIT.id, _ENTRY.path.in_(paths))

@@ -37,5 +37,3 @@ DEMO_CLIENTS = (
     MOSS,
     HALE,
 )
-
-__all__ = ["DEMO_CLIENTS"]

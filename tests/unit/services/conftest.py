@@ -17,5 +17,5 @@ def world(clock):
 def demo_world(loaded):
     world = deepcopy(loaded)
     owner = world.accounts_port.member_by_email(DEMO_MEMBERS[0].email)
-    lines = {line.client.name.split()[0]: line for line in reversed(world.visits.visits(owner))}
+    lines = {line.client.split()[0]: line for line in reversed(world.visits.visits(owner))}
     return world, owner, lines

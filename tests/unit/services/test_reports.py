@@ -26,7 +26,7 @@ def test_what_a_signature_waits_for_is_said_all_at_once(world):
     assert world.press.printed == []
     world.type(visit, "ask.consent.notes", "yes")  # a reason is in own words
     waiting = world.reports.draft(world.office.owner, world.office.practice, visit, "cm").missing
-    assert waiting[-1][0] == "work.seated.seat.why"
+    assert waiting[-1].field == "work.seated.seat.why"
 
 
 def test_an_empty_visit_is_not_signed_and_a_follow_up_comes_after_the_visit(world, clock):
@@ -87,9 +87,9 @@ def test_every_check_before_a_signature_leads_to_its_place(world, clock):
 def test_the_draft_speaks_one_unit_throughout(demo_world, unit):
     world, owner, lines = demo_world
     practice = world.accounts_port.practice(owner.practice_id)
-    draft = world.reports.draft(
-        owner, practice, lines["Odile"].visit.id, unit
-    ).content.record.model_dump(mode="json")
+    draft = world.reports.draft(owner, practice, lines["Odile"].id, unit).content.record.model_dump(
+        mode="json"
+    )
     heights = [row["before"] for row in draft["table"] if not row["before"].endswith("°")]
     assert {text.split(" ")[-1] for text in heights if text != "–"} == {unit}
     others = {"cm", "mm", "in"} - {unit}
@@ -101,9 +101,9 @@ def test_the_draft_speaks_one_unit_throughout(demo_world, unit):
 def test_the_draft_holds_before_target_and_after(demo_world):
     world, owner, lines = demo_world
     practice = world.accounts_port.practice(owner.practice_id)
-    draft = world.reports.draft(
-        owner, practice, lines["Odile"].visit.id, "cm"
-    ).content.record.model_dump(mode="json")
+    draft = world.reports.draft(owner, practice, lines["Odile"].id, "cm").content.record.model_dump(
+        mode="json"
+    )
     seat = next(row for row in draft["table"] if row["label"] == "Seat")
     assert (seat["before"], seat["target"], seat["after"]) == ("45.5 cm", "43.2 cm", "43.0 cm")
     assert seat["left"] == ""  # two millimetres are less than a tape can tell
@@ -117,9 +117,9 @@ def test_the_draft_holds_before_target_and_after(demo_world):
 def test_a_posture_that_cannot_be_is_left_out_of_the_paper(demo_world):
     world, owner, lines = demo_world
     practice = world.accounts_port.practice(owner.practice_id)
-    draft = world.reports.draft(
-        owner, practice, lines["Nadia"].visit.id, "cm"
-    ).content.record.model_dump(mode="json")
+    draft = world.reports.draft(owner, practice, lines["Nadia"].id, "cm").content.record.model_dump(
+        mode="json"
+    )
     assert {row["posture"] for row in draft["table"]} == {"seated"}
     assert {joint["posture"] for joint in draft["joints"]} == {"seated"}
     assert draft["standing"].startswith("No work standing at this desk: desk fixed at 72.0 cm")
@@ -135,7 +135,7 @@ def test_a_signature_waits_for_each_sign_and_for_no_reason_to_dismiss(world):
     ):
         world.type(visit, path, typed)
     draft = world.reports.draft(world.office.owner, world.office.practice, visit, "cm")
-    assert [path for path, _ in draft.missing] == [
+    assert [one.field for one in draft.missing] == [
         "ask.sign.saddle",
         "ask.warning",
         "ask.sign.chest.to",
@@ -146,7 +146,7 @@ def test_a_signature_waits_for_each_sign_and_for_no_reason_to_dismiss(world):
 
 def test_the_report_says_the_desks_heights_its_display_and_its_keys(demo_world):
     world, owner, lines = demo_world
-    visit = lines["Odile"].visit.id
+    visit = lines["Odile"].id
     world.type(visit, "set.preset.standing", "2", by=owner)
     practice = world.accounts_port.practice(owner.practice_id)
     desk = world.reports.draft(owner, practice, visit, "cm").content.record.desk

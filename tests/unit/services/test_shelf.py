@@ -1,9 +1,9 @@
-"""What a practice keeps on its shelf: readable, with its unit, by who may write."""
+"""What a practice keeps on its shelf: readable, with its unit."""
 
 import pytest
 
 from gentle_plumb.core.errors import FieldError
-from gentle_plumb.services.errors import NotAllowed
+from gentle_plumb.services.models import NewShelfItem
 from gentle_plumb.services.shelves import ShelfService
 
 
@@ -11,15 +11,18 @@ def test_the_shelf_takes_readable_values_with_their_unit(world):
     shelf, owner = ShelfService(world.shelf), world.office.owner
     kept = shelf.add(
         owner,
-        piece="chair",
-        name="Bridge chair",
-        place="",
-        unit="in",
-        values={"look.chair.seat_min": "17", "look.chair.kind": "task", "look.chair.seat_max": ""},
+        NewShelfItem(
+            piece="chair",
+            name="Bridge chair",
+            unit="in",
+            values={
+                "look.chair.seat_min": "17",
+                "look.chair.kind": "task",
+                "look.chair.seat_max": "",
+            },
+        ),
     )
     assert kept.values == {"look.chair.seat_min": "17 in", "look.chair.kind": "task"}
     for values in ({"look.desk.kind": "fixed"}, {"look.chair.seat_min": "tall"}):
         with pytest.raises(FieldError):
-            shelf.add(owner, piece="chair", name="Other", place="", unit="cm", values=values)
-    with pytest.raises(NotAllowed):
-        shelf.drop(world.office.reader, kept.id)
+            shelf.add(owner, NewShelfItem(piece="chair", name="Other", values=values))

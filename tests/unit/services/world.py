@@ -9,7 +9,9 @@ from gentle_plumb.documents.exchange import ExchangeFormats
 from gentle_plumb.services.accounts import AccountService
 from gentle_plumb.services.exchange import ExchangeService
 from gentle_plumb.services.measuring import MeasuringService
+from gentle_plumb.services.models import NewClient
 from gentle_plumb.services.reports import ReportService
+from gentle_plumb.services.throttle import Attempts
 from gentle_plumb.services.visits import VisitService
 
 
@@ -42,6 +44,7 @@ class World:
     """Everything in memory."""
 
     def __init__(self, clock):
+        self.clock = clock
         self.accounts_port = FakeAccounts()
         self.store = FakeMeasuring()
         self.records = self.store.records = FakeRecords(self.accounts_port, self.store)
@@ -55,10 +58,15 @@ class World:
         self.office = make_office(self.accounts_port)
 
     def visit(self):
-        client = self.visits.add_client(
-            self.office.owner, name="Odile", sex="female", work="charts"
-        )
+        given = NewClient(name="Odile", sex="female", work="charts")
+        client = self.visits.add_client(self.office.owner, given)
         return self.visits.start(self.office.owner, self.office.practice, client.id).id
+
+    def sign_in(self, email, password, sender="10.0.0.1", **more):
+        return self.accounts.sign_in(email, password, self.attempts("sign in", sender), **more)
+
+    def attempts(self, kind, sender="10.0.0.1"):
+        return Attempts(kind=kind, sender=sender, store=self.accounts_port, clock=self.clock)
 
     def type(self, visit, path, typed, version=0, unit="cm", by=None):
         return self.visits.change(
@@ -75,7 +83,7 @@ class World:
 def measured_visit(world, name="Odile", *, at=None, **readings):
     """A visit of a new client with two readings each, cm."""
     member = world.office.owner
-    client = world.visits.add_client(member, name=name, sex="female", work="")
+    client = world.visits.add_client(member, NewClient(name=name, sex="female"))
     visit = world.visits.start(member, world.office.practice, client.id).id
     for dimension, pair in readings.items():
         for which, typed in zip(("first", "second"), pair, strict=False):

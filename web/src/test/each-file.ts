@@ -1,9 +1,35 @@
 import { cleanup } from "@testing-library/react";
+import { toast } from "sonner";
 import { afterEach, vi } from "vitest";
+
+// the test's window has no pages that move, and knows no media queries: a desk with a mouse
+window.scrollTo = () => undefined;
+window.matchMedia ??= () =>
+  ({
+    matches: false,
+    addEventListener() {},
+    removeEventListener() {},
+  }) as unknown as MediaQueryList;
+Element.prototype.scrollIntoView ??= () => undefined;
+Element.prototype.hasPointerCapture ??= () => false;
+Element.prototype.setPointerCapture ??= () => undefined;
+Blob.prototype.text ??= function (this: Blob) {
+  return new Promise((resolve) => {
+    const reader = new FileReader();
+    reader.onload = () => resolve(`${reader.result}`);
+    reader.readAsText(this);
+  });
+};
+window.ResizeObserver ??= class {
+  observe() {}
+  unobserve() {}
+  disconnect() {}
+};
 
 // files share one window: each leaves it as it found it
 afterEach(() => {
   cleanup();
+  for (const { id } of toast.getToasts()) toast.dismiss(id);
   vi.useRealTimers();
   vi.restoreAllMocks();
   vi.unstubAllGlobals();

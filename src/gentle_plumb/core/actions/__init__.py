@@ -5,20 +5,3 @@ from .answered import DONE_DEG, DONE_MM
 from .collect import actions_of, height_now
 from .order import set_steps
 from .sources import ActionSources
-
-__all__ = [
-    "DONE_DEG",
-    "DONE_MM",
-    "KINDS",
-    "WHEN",
-    "WHO",
-    "Action",
-    "ActionKind",
-    "ActionSources",
-    "ActionState",
-    "When",
-    "Who",
-    "actions_of",
-    "height_now",
-    "set_steps",
-]

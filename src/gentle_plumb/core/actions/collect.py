@@ -7,7 +7,7 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 
-from ..catalogue import GROUP_OF, MECHANISMS, QUANTITIES, MechanismId, SetGroup
+from ..catalogue import MECHANISMS, QUANTITIES, MechanismId, SetGroup
 from ..findings import Finding
 from ..fit import FitRow
 from ..plans import Added
@@ -94,12 +94,12 @@ def _settings(sources: ActionSources) -> list[Action]:
                 does=_beside(sources, row) if aim is not None else "",
                 quantity=row.key,
                 posture=row.posture,
-                from_value=None if row.key == "footrest" and not row.found else row.found,
+                from_value=None if quantity.zero_is_none and not row.found else row.found,
                 to_value=aim,
                 state="done" if _is_set(state.left, aim, near) else "open",
                 touched=state.left is not None,
                 became=state,
-                group=GROUP_OF[row.key],
+                group=quantity.group,
                 check=row.check,
                 resolves=(quantity.mechanism,),
                 shared=True,
@@ -122,10 +122,8 @@ def _beside(sources: ActionSources, row: FitRow) -> str:
     """Return what is said beside a setting: why, how, and what of the room it stands on."""
     said = [row.reason or "" if row.remedy else row.note]
     for one in sources.added:
-        if one.takes_away and one.slot == "desk" and row.key == "surface":
-            said.append(say("setting.tray_off"))
-        if one.takes_away and one.slot == "screen" and row.key == "screen_top":
-            said.append(say("setting.stand_off"))
+        if one.takes_away and one.slot == QUANTITIES[row.key].stands_on:
+            said.append(say(f"setting.{one.slot}_taken_away"))
         here = (
             not one.takes_away
             and one.slot == CARRIED_BY.get(row.key)

@@ -5,11 +5,10 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Literal
 
+from ..tolerances import SAME_MM
+
 State = Literal["ok", "off", "unknown"]
 Kind = Literal["clearance", "support"]
-
-SAME_MM = 0.5
-"""Less than this is nothing to a tape. Source: house-repeat."""
 
 LABELS: dict[str, str] = {
     "thighs": "Room for the thighs",

@@ -6,7 +6,8 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 
 from ..fit import AimedSettings, Case, Posture
-from .condition import SAME_MM, Condition
+from ..tolerances import SAME_MM
+from .condition import Condition
 from .conditions import conditions_of
 
 

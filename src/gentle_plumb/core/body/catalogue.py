@@ -1,4 +1,4 @@
-"""The catalogue: every dimension with its landmarks, in the order of measuring.
+"""The catalogue: every dimension with its landmarks, in the order of measuring; from dimensions.toml.
 
 Seated from the floor up, then lengths, depths and breadths; then everything standing: the client
 changes posture once. Identifiers and landmarks follow ISO 7250-1 (source ``iso-7250-1``);
@@ -11,20 +11,23 @@ seven standard deviations around the means, so that nobody is refused.
 
 from __future__ import annotations
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Mapping
 
 from ..errors import UnknownName
-from .dimensions import Dimension
-from .seated_dimensions import SEATED_DIMENSIONS
-from .standing_dimensions import STANDING_DIMENSIONS
-
-CATALOGUE = (*SEATED_DIMENSIONS, *STANDING_DIMENSIONS)
+from ..tables import entries_of
+from .dimensions import Dimension, Sex, Spread
 
 
-DIMENSIONS: dict[str, Dimension] = {entry.id: entry for entry in CATALOGUE}
+def _spreads(given: Mapping[Sex, tuple[float, float]]) -> dict[Sex, Spread]:
+    return {sex: Spread(mean_mm=mean, sd_mm=sd) for sex, (mean, sd) in given.items()}
+
+
+DIMENSIONS: dict[str, Dimension] = entries_of(
+    Dimension, __package__, "dimensions.toml", readers={"stats": _spreads}
+)
 """Every dimension by identifier, in the order of measuring."""
 
-NEEDED: tuple[str, ...] = tuple(entry.id for entry in CATALOGUE if entry.needed)
+NEEDED: tuple[str, ...] = tuple(entry.id for entry in DIMENSIONS.values() if entry.needed)
 """What a full fit can need, in the order of measuring."""
 
 TWINS: dict[str, str] = {

@@ -47,16 +47,6 @@ def mixed(stats: Mapping[Sex, Spread], sex: Sex | None) -> Spread | None:
     return Spread(mean_mm=(man.mean_mm + woman.mean_mm) / 2, sd_mm=variance**0.5)
 
 
-def of_both(
-    male_mean: float, male_sd: float, female_mean: float, female_sd: float
-) -> dict[Sex, Spread]:
-    """Means and standard deviations of men and women, mm."""
-    return {
-        "male": Spread(mean_mm=male_mean, sd_mm=male_sd),
-        "female": Spread(mean_mm=female_mean, sd_mm=female_sd),
-    }
-
-
 READ_TWICE = frozenset(
     {
         "popliteal_height",
@@ -72,13 +62,11 @@ reaches and depths whose bands are wider, and carry a single reading's wider err
 
 
 @dataclass(frozen=True, kw_only=True)
-class Dimension:
-    """One body dimension. Lengths in mm; ``r_stature`` is a correlation, 0 to 1.
+class DimensionFacts:
+    """How a body dimension is taken.
 
     ``start`` and ``end`` are the landmarks between which it lies, ``view`` the side from which
-    it is seen, ``instrument`` what takes it best. ``from_floor``: a shoe's heel is in it.
-    ``two_sided``: a left and a right one can be taken. ``change_mm`` is what a body may change
-    between two visits, over the error of the tape.
+    it is seen, ``instrument`` what takes it best. ``two_sided``: a left and a right one can be taken.
     """
 
     id: str
@@ -93,8 +81,18 @@ class Dimension:
     mistakes: tuple[str, ...]
     used_for: str
     needed: bool
-    from_floor: bool
     two_sided: bool
+
+
+@dataclass(frozen=True, kw_only=True)
+class Dimension(DimensionFacts):
+    """One body dimension. Lengths in mm; ``r_stature`` is a correlation, 0 to 1.
+
+    ``from_floor``: a shoe's heel is in it. ``change_mm`` is what a body may change between two visits, over the
+    error of the tape.
+    """
+
+    from_floor: bool
     stats: dict[Sex, Spread]
     r_stature: float
     repeat_limit_mm: float

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from functools import lru_cache
 
 from ..errors import MissingDimension
 from .catalogue import dimension
@@ -26,7 +25,6 @@ class Estimate:
     basis: tuple[str, ...] = ("stature",)
 
 
-@lru_cache(maxsize=4096)  # pure, and asked for again and again within one fit
 def estimate_from_stature(
     name: str,
     *,

@@ -69,6 +69,11 @@ class Body:
         }
         return factor_of(taken, table=self.table, sex=self.sex)
 
+    @cached_property
+    def _estimated(self) -> dict[str, BodyValue]:
+        """What was estimated so far: asked for again and again within one fit."""
+        return {}
+
     def value(self, name: str) -> BodyValue:
         """The dimension, measured or estimated.
 
@@ -81,6 +86,12 @@ class Body:
         taken = self.values.get(name)
         if taken is not None:
             return taken
+        estimated = self._estimated.get(name)
+        if estimated is None:
+            estimated = self._estimated[name] = self._estimate(name)
+        return estimated
+
+    def _estimate(self, name: str) -> BodyValue:
         stature, insist = self.values.get("stature"), name in self.guessed
         if stature is not None and stature.sd_mm <= SURE_STATURE_MM:
             guess = estimate_from_stature(

@@ -12,6 +12,8 @@ from .dimensions import Sex, Spread, mixed
 _LUMBAR = Spread(mean_mm=190.0, sd_mm=30.0)
 """The small of the back over the seat: enough to doubt a slip by, too wide to estimate. Source:
 house-lumbar-height."""
+USUAL_LUMBAR_MM = _LUMBAR.mean_mm
+"""Where the small of the back usually is over the seat, mm: for drawing, never for the fit. Source: house-lumbar-height."""
 FOR_DOUBTS: Mapping[str, Spread] = {"lumbar_height_sitting": _LUMBAR}
 
 

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from math import cos, radians, sin, tan
 
+from ..body import USUAL_LUMBAR_MM
 from ..fit import Case
 from ..workstation import ARMREST_BACK_MM, ARMREST_FRONT_MM, ArmrestKind, ChairKind, Settings
 from .marks import Point, box
@@ -17,8 +18,6 @@ PAD_MM, POST_MM = 26.0, 11.0
 BIG_WHEEL_MM, SMALL_WHEEL_MM = 300.0, 90.0
 """What is drawn where the seat's depth is not recorded, and of a stool; an armrest's pad and half its post;
 wheels of a wheelchair. Source: house-chain."""
-LUMBAR_SHOWN_MM = 190.0
-"""Where a roll lies behind the back when no height is set, over the seat, mm. Source: house-lumbar."""
 
 
 def ink_chair(outline: Outline, case: Case, pose: Pose, settings: Settings, layers: Layers) -> None:
@@ -50,7 +49,7 @@ def ink_chair(outline: Outline, case: Case, pose: Pose, settings: Settings, laye
     if cushion:
         ink_cushion(own, top, deep, cushion)
     if behind:
-        up = settings.lumbar if settings.lumbar is not None else LUMBAR_SHOWN_MM
+        up = settings.lumbar if settings.lumbar is not None else USUAL_LUMBAR_MM
         lean = radians(leaned_by(case, settings))
         ink_behind_back(own, (-2 - sin(lean) * up, top + up * cos(lean)), behind)
     outline.add(own, dx=-behind)

@@ -10,9 +10,6 @@ from .flags import FLAG_H, GAP, Flag, fan_out
 from .lettering import text_width
 from .marks import Anchor, Mark, number
 
-ARROW_PX = 8.0
-"""Width of the arrow before a change, with its gap."""
-
 
 @dataclass(frozen=True, kw_only=True)
 class FlagLane:

@@ -8,6 +8,7 @@ from typing import Literal
 
 from ..catalogue import QUANTITIES
 from ..fit import NO_LIMIT, TAPE_MM, Case, FitRow, PostureFit, settings_of
+from ..tolerances import SAME_MM
 from ..workstation import Settings
 
 FLAG_H, GAP = 33.0, 3.0
@@ -71,10 +72,6 @@ def fan_out(wanted: Sequence[float], *, size: float, low: float, high: float) ->
     return [place + index * size for index, place in enumerate(flat)]
 
 
-LEAST_CHANGE_MM = 0.5
-"""A change that would be shown as none. Source: house-repeat."""
-
-
 def _state(row: FitRow, overruled: bool) -> State:
     if overruled:
         return "overruled"
@@ -104,7 +101,7 @@ def target_flags(case: Case, fit: PostureFit, overruled: set[str]) -> list[Flag]
                 base=base,
                 state=_state(row, row.key in overruled),
                 found=None if was is None else was + _base(row.key, found),
-                change=change if change is not None and abs(change) > LEAST_CHANGE_MM else None,
+                change=change if change is not None and abs(change) > SAME_MM else None,
                 sd=row.sd or 0.0,
             )
         )
@@ -147,15 +144,15 @@ def present_flags(fit: PostureFit, present: Settings, *, left: bool) -> list[Fla
 
 def _away(key: str, at: float) -> bool:
     """Whether a piece is not there at all: no footrest, armrests out of the way."""
-    return key in ("footrest", "armrest") and not at
+    return QUANTITIES[key].zero_is_none and not at
 
 
 def _base(key: str, settings: Settings) -> float:
-    return (settings.seat or 0.0) if key == "armrest" else 0.0
+    return (settings.seat or 0.0) if QUANTITIES[key].datum == "seat" else 0.0
 
 
 def _label(row: FitRow) -> str:
-    return "Arms over seat" if row.key == "armrest" else row.label
+    return QUANTITIES[row.key].flag_label or row.label
 
 
 def _sorted(flags: list[Flag]) -> list[Flag]:

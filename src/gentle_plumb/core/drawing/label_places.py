@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterable, Sequence
 from itertools import pairwise
 
+from ..tolerances import ROUNDING
 from .lettering import text_box
 from .marks import Anchor, Mark, Point
 
@@ -23,7 +24,7 @@ def crosses(start: Point, end: Point, box: Box) -> bool:
     """
     low, high = 0.0, 1.0
     for a, b, near, far in ((start[0], end[0], box[0], box[2]), (start[1], end[1], box[1], box[3])):
-        if abs(b - a) < 1e-9:
+        if abs(b - a) < ROUNDING:
             if not near < a < far:
                 return False
             continue

@@ -12,7 +12,7 @@ from .figure import outline_figure, outline_parts
 from .marks import Mark, Point, Scene, Sheet, box, number
 from .measuring_arrow import arrow_of
 from .outline import Outline
-from .pose import Pose, drawable, seated_pose, standing_pose
+from .pose import Pose, body_to_draw, seated_pose, standing_pose
 from .tape import side_ends
 from .turned import Turned, turned
 
@@ -72,7 +72,7 @@ def draw_measuring(
 
     """
     entry = dimension(name)
-    body, well_known = drawable(case.body)
+    body, well_known = body_to_draw(case)
     seen = turned(body, name)
     if seen is not None:
         sheet, marks = _turned_marks(seen, entry, width, height, well_known)

@@ -10,7 +10,7 @@ from ..workstation import Settings
 from .label_places import Box, Candidate, LabelPlaces
 from .marks import Mark, Point, polyline, smooth
 from .plan_screens import MOST_AHEAD_MM, USUAL_DISTANCE_MM, span_across
-from .pose import drawable
+from .pose import body_to_draw
 
 BEHIND_MM, BEYOND_MM, LEAST_AHEAD_MM = 150.0, 130.0, 640.0
 """What the plan shows behind the midline's start, beyond the screen, and ahead at least, mm."""
@@ -31,7 +31,7 @@ class Plan:
         words: Box,
     ) -> None:
         self.case, self.settings, self.details = case, settings, case.details
-        self.body, self.known = drawable(case.body)
+        self.body, self.known = body_to_draw(case)
         self.reach = reach_to_keys(
             elbow_fingertip_length=self.body.mm("elbow_fingertip_length"),
             hand_length=self.body.mm("hand_length"),

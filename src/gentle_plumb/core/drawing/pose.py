@@ -9,9 +9,8 @@ from __future__ import annotations
 from dataclasses import dataclass
 from math import atan2, cos, degrees, radians, sin, sqrt
 
-from ..body import DIMENSIONS, NEEDED, Body, BodyValue
+from ..body import DIMENSIONS, NEEDED, USUAL_LUMBAR_MM, Body, BodyValue
 from ..fit import Case
-from ..memoize import memoize_last
 from ..posture import (
     EYE_BEFORE_SHOULDER_MM,
     SHOULDER_FROM_BACKREST_MM,
@@ -22,7 +21,7 @@ from ..posture import (
 from ..workstation import Settings
 from .marks import Point
 
-_TYPICAL = {"lumbar_height_sitting": 190.0}
+_TYPICAL = {"lumbar_height_sitting": USUAL_LUMBAR_MM}
 """What a drawing takes for a dimension nobody knows; never used by the fit. Source: house-chain."""
 WELL_KNOWN = 10
 """Measured dimensions from which a figure is drawn as this person's. Source: house-chain."""
@@ -51,7 +50,6 @@ class Pose:
     known: bool
 
 
-@memoize_last(2)
 def drawable(body: Body) -> tuple[Body, bool]:
     """A body with every dimension filled for drawing, and whether enough of it is measured."""
     values: dict[str, BodyValue] = {}
@@ -64,6 +62,11 @@ def drawable(body: Body) -> tuple[Body, bool]:
         values[name] = BodyValue(mm=mean, sd_mm=0.0, source="estimated")
     measured = sum(name in body.values for name in NEEDED)
     return Body(values=values, sex=body.sex, posture=body.posture), measured >= WELL_KNOWN
+
+
+def body_to_draw(case: Case) -> tuple[Body, bool]:
+    """Return a case's body filled for drawing, and whether enough of it is measured."""
+    return case.reuse.last(2, drawable, drawable, case.body)
 
 
 def _arm(
@@ -84,7 +87,7 @@ def seated_pose(case: Case, settings: Settings, slope: float | None = None) -> P
     ``slope`` is how far the thighs slope down to the knee, degrees; feet then stand, else they hang
     where the seat is too high for the legs.
     """
-    body, known = drawable(case.body)
+    body, known = body_to_draw(case)
     shoe = case.shoe_seated if case.shoe_seated is not None else 25.0
     forward = radians(case.legs_forward)
     shank, thigh = body.mm("popliteal_height"), body.mm("thigh_clearance")
@@ -134,7 +137,7 @@ def leaned_by(case: Case, settings: Settings) -> float:
 
 def standing_pose(case: Case, settings: Settings) -> Pose:
     """The figure on its feet: ear, shoulder, hip and ankle on one plumb line."""
-    body, known = drawable(case.body)
+    body, known = body_to_draw(case)
     shoe = case.shoe_standing if case.shoe_standing is not None else 25.0
     raised = shoe + case.mat
     stature = body.mm("stature")

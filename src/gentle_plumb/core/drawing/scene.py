@@ -7,7 +7,6 @@ from math import ceil
 
 from ..body import DIMENSIONS
 from ..fit import Case, FitResult
-from ..memoize import memoize_last
 from ..workstation import Settings
 from .body_labels import ink_body_labels
 from .grips import grips_of, ink_grips
@@ -28,7 +27,6 @@ from .staff import STAFF_W, ink_staff
 from .stage import Stage
 from .supports import Layers
 
-_staff = memoize_last(2)(ink_staff)
 STAFF_STEP_MM, STAFF_OVER_MM = 100.0, 20.0
 """A staff ends so far over a whole numeral over the highest thing, mm."""
 
@@ -134,7 +132,11 @@ def _around(stage: Stage, overruled: tuple[set[str], set[str]]) -> list[Mark]:
     wanted = max(height_of(side) for side in stage.sides) + 2 * HEADROOM_MM
     top = ceil(wanted / STAFF_STEP_MM) * STAFF_STEP_MM + STAFF_OVER_MM
     top = min((layout.y0 - TOP_PX) / layout.scale, top)
-    marks = [*_staff(left=edge, y0=layout.y0, scale=layout.scale, top_mm=top, unit=request.unit)]
+    marks = [
+        *case.reuse.hashed(ink_staff)(
+            left=edge, y0=layout.y0, scale=layout.scale, top_mm=top, unit=request.unit
+        )
+    ]
     for side in stage.sides:
         mine = overruled[0 if side.name == "seated" else 1]
         marks += draw_flags(case, side, request, mine, layout)

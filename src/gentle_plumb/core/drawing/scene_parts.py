@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 
 from ..fit import Case
-from ..memoize import memoize_last
+from ..reuse import reuse_last
 from ..units import LengthUnit
 from .body_labels import back_at
 from .chairs import ink_armrest, ink_chair
@@ -35,7 +35,7 @@ PLAN_LEAST_PX, PLAN_MOST_PX = 96.0, (340.0, 250.0)
 """Least height that a plan is drawn in, and the most it takes, px."""
 
 
-@memoize_last(8)
+@reuse_last(8)
 def furniture_of(case: Case, side: DrawnPosture, layers: Layers) -> Outline:
     """Return what is under and before a figure, in mm, in the order of inking; the last eight are kept."""
     outline = Outline(side.name)
@@ -55,7 +55,7 @@ def furniture_of(case: Case, side: DrawnPosture, layers: Layers) -> Outline:
     return outline
 
 
-@memoize_last(8)
+@reuse_last(8)
 def figure_over(
     case: Case, side: DrawnPosture, *, faint: bool = False, dials: bool = True
 ) -> Outline:
@@ -78,7 +78,7 @@ OF_THE_EYE = frozenset({"field", "eye-line", "gaze"})
 """Roles of what starts from the eye: where no person is drawn, their eye's height is not told either."""
 
 
-@memoize_last(8)
+@reuse_last(8)
 def draw_posture(
     case: Case,
     side: DrawnPosture,
@@ -104,7 +104,7 @@ def extent_of(case: Case, side: DrawnPosture, layers: Layers) -> tuple[float, fl
     return min(back, trunk), max(front, pose.toe[0] + TOE_MM, pose.hand[0], pose.knee[0] + TOE_MM)
 
 
-@memoize_last(8)
+@reuse_last(8)
 def behind_of(case: Case, sides: tuple[DrawnPosture, ...], layers: Layers, height: float) -> float:
     """Return how far back any of these figures and their furniture reach near a height, mm."""
     shapes = [
@@ -116,7 +116,7 @@ def behind_of(case: Case, sides: tuple[DrawnPosture, ...], layers: Layers, heigh
     return back_at(shapes, height)
 
 
-@memoize_last(4)
+@reuse_last(4)
 def draw_rule(
     case: Case,
     side: DrawnPosture,
@@ -145,7 +145,7 @@ def draw_rule(
     return ink_rule(spans, y0=sheet.y0, unit=unit, posture=side.name, ends=ends)
 
 
-@memoize_last(4)
+@reuse_last(4)
 def draw_flags(
     case: Case, side: DrawnPosture, request: SceneRequest, overruled: set[str], layout: Layout
 ) -> list[Mark]:
@@ -200,7 +200,7 @@ def draw_floor(width: float, y0: float) -> Mark:
     return Mark(kind="path", role="floor", d=f"M0 {number(y0)}L{number(width)} {number(y0)}")
 
 
-@memoize_last(4)
+@reuse_last(4)
 def draw_plan(
     case: Case, side: DrawnPosture, request: SceneRequest, layout: Layout, noted: int = 0
 ) -> tuple[list[Mark], float | None]:

@@ -7,7 +7,7 @@ from typing import Literal
 
 from ..errors import MissingInput
 from ..fit import Case, Frame, Joint, PostureFit, joints_of, settings_of
-from ..memoize import memoize_last
+from ..reuse import reuse_last
 from ..units import LengthUnit
 from ..workstation import Settings
 from .furniture import Place, place_of
@@ -89,7 +89,7 @@ def _on_the_way(start: Settings, end: Settings, share: float) -> Settings:
     return Settings(**merged)
 
 
-@memoize_last(8)
+@reuse_last(8)
 def posture_to_draw(
     case: Case, fit: PostureFit, left: Settings, show: Show, between: float | None = None
 ) -> DrawnPosture:

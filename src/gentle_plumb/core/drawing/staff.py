@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from functools import lru_cache
 from math import ceil
 
 from ..units import MM_PER, LengthUnit, format_length
@@ -23,7 +22,6 @@ def _line(
     return Mark(kind="path", role=role, d=data, part=part, posture=posture)
 
 
-@lru_cache(maxsize=64)  # the same staff stands in drawing after drawing
 def ink_staff(
     *, left: float, y0: float, scale: float, top_mm: float, unit: LengthUnit
 ) -> tuple[Mark, ...]:

@@ -1,18 +1,4 @@
 """A drill for learners: a made-up client, a reading with error or a place to set up, and what to do."""
 
-from .exercise import ANSWERS, Answer, Chance, Exercise, Verdict, exercise, judge, told
+from .exercise import Answer, Chance, Exercise, Verdict, exercise, judge, told
 from .set_up import SetUpKind, SetUpQuestion, set_up_question
-
-__all__ = [
-    "ANSWERS",
-    "Answer",
-    "Chance",
-    "Exercise",
-    "SetUpKind",
-    "SetUpQuestion",
-    "Verdict",
-    "exercise",
-    "judge",
-    "set_up_question",
-    "told",
-]

@@ -28,11 +28,6 @@ from ..visit import body_from, doubts, spoken_date
 Answer = Literal["keep", "repeat", "question"]
 Kind = Literal["fine", "apart", "one", "inches", "ten", "twin", "earlier", "unusual"]
 
-ANSWERS: dict[Answer, str] = {
-    "keep": "Keep it",
-    "repeat": "Take another reading",
-    "question": "Question it",
-}
 KINDS: tuple[Kind, ...] = (
     "fine",
     "fine",

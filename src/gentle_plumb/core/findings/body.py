@@ -9,13 +9,12 @@ from ..assessment import Assessment
 from ..catalogue import JOINTS, QUANTITIES, SEATED_TASKS
 from ..fit import FitRow, Posture
 from ..record import fields
+from ..tolerances import SAME_MM
 from ..words import say, say_amount, say_degrees, say_joint, say_length
 from .drafts import Draft, with_load
 from .facts import Facts
 from .finding import Direction, Finding
 
-SAME = 0.5
-"""Differences under half a mm are none. Source: house-repeat."""
 FEET_FAR_MM = 50.0
 """Feet that hang so far count in full. Source: house-severity."""
 
@@ -114,7 +113,7 @@ def _moves(facts: Facts, row: FitRow) -> bool:
     change = row.change if row.change is not None else None
     if change is None and found is not None and row.setting is not None:
         change = row.setting - found
-    return abs(change or 0.0) > SAME
+    return abs(change or 0.0) > SAME_MM
 
 
 def _feet(facts: Facts) -> Finding:
@@ -147,13 +146,13 @@ def _feet_advice(facts: Facts) -> tuple[str, tuple[Direction, ...]]:
     unit, result = facts.unit, facts.result
     seat, rest = result.row("seated", "seat"), result.row("seated", "footrest")
     said, directions = [], []
-    if seat.setting is not None and seat.change is not None and seat.change < -SAME:
+    if seat.setting is not None and seat.change is not None and seat.change < -SAME_MM:
         said.append(say("feet.lower", to=say_length(seat.setting, unit)))
         directions.append(Direction(quantity="seat", sign=-1))
     if rest.setting:
         said.append(say("feet.support", to=say_length(rest.setting, unit)))
     lacking = facts.assessment.hard_limits("aimed").feet
-    if lacking > SAME:
+    if lacking > SAME_MM:
         said.append(say("feet.lacking", gap=say_length(lacking, unit)))
     return " ".join(said) or say("feet.any"), tuple(directions)
 
@@ -167,7 +166,7 @@ def _thighs(facts: Facts) -> Finding:
         return draft(state="not assessable", reason=reason)
     if condition.state == "ok":
         return draft(cause=say("condition.ok", label=condition.label))
-    pressed = condition.room < -SAME
+    pressed = condition.room < -SAME_MM
     gap = say_length(-condition.room if pressed else condition.short, unit)
     cause = say("thighs.pressed" if pressed else "thighs.short", gap=gap)
     instruction, directions = _thigh_advice(facts)
@@ -201,7 +200,7 @@ def _thigh_advice(facts: Facts) -> tuple[str, tuple[Direction, ...]]:
     ways: tuple[tuple[str, Literal[-1, 1]], ...] = (("surface", 1), ("seat", -1))
     for key, sign in ways:
         row = facts.result.row("seated", key)
-        if row.change is None or row.setting is None or row.change * sign <= SAME:
+        if row.change is None or row.setting is None or row.change * sign <= SAME_MM:
             continue
         quantity = QUANTITIES[key]
         said.append(
@@ -213,7 +212,7 @@ def _thigh_advice(facts: Facts) -> tuple[str, tuple[Direction, ...]]:
             )
         )
         directions.append(Direction(quantity=key, sign=sign))
-    if facts.assessment.hard_limits("aimed").thighs > SAME:
+    if facts.assessment.hard_limits("aimed").thighs > SAME_MM:
         tray = facts.case.workstation.desk.form == "tray"
         said.append(say("thighs.lacking_tray" if tray else "thighs.lacking"))
     return " ".join(said) or say("thighs.any"), tuple(directions)

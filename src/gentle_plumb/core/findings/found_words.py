@@ -15,18 +15,17 @@ from .facts import Facts
 
 SQUARE_DEG = 90.0
 """The elbow's angle at which the keys are level with it."""
-TOPS = frozenset({"screen_top", "screen2_top", "screen3_top"})
 
 
 def cause_as_found(facts: Facts, assessed: Assessment, state: SettingState) -> str | None:
     """Return where a piece that hangs together with others stands, by the body; None for any other, or untold."""
-    key = state.quantity.key
+    against = state.quantity.seen_against
     try:
-        if key == "surface":
+        if against == "elbow":
             return _keys(facts, assessed)
-        if key == "seat":
+        if against == "lower_leg":
             return _seat(facts, assessed, state)
-        if key in TOPS:
+        if against == "eye":
             return _top(facts, assessed, state)
     except MissingInput:
         return None

@@ -32,6 +32,8 @@ def _all(facts: Facts) -> Iterator[Finding | None]:
                 continue
             if rule.while_limited is not None and not facts.case.person.has(rule.while_limited):
                 continue
+            if rule.not_own_seat and facts.case.own_seat:
+                continue
             match rule:
                 case Answer():
                     yield judge_answer(facts, rule, subject)

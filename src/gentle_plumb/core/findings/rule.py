@@ -14,8 +14,8 @@ words over what the fit and the list of habits already say.
 
 from __future__ import annotations
 
-from collections.abc import Callable
 from dataclasses import dataclass
+from math import inf
 
 from ..catalogue import SEATED_TASKS, MechanismId
 from ..intake import Demand, LimitId
@@ -32,7 +32,8 @@ class Rule:
     count; ``share`` is how much of that time it is there. ``standing`` rules are about standing work
     and rest where nothing is planned standing. ``moves`` is advice with a direction: quantity, sign,
     words; ``asks`` is what ``do`` asks of the body: where a limit bars it, the limit is said instead.
-    ``while_limited`` is the limit without which the rule says nothing. A move is given only where the worked-out
+    ``while_limited`` is the limit without which the rule says nothing; a rule ``not_own_seat`` says nothing of the
+    client's own seating, a wheelchair above all. A move is given only where the worked-out
     change goes that way. ``check`` is the test on the person once it is done, where that of the mechanism tells
     nothing of it. ``act``, ``who`` and ``adds`` are as in :class:`.finding.Finding`.
     """
@@ -57,6 +58,7 @@ class Rule:
     check: str = ""
     asks: frozenset[Demand] = frozenset()
     while_limited: LimitId | None = None
+    not_own_seat: bool = False
 
 
 @dataclass(frozen=True, kw_only=True, eq=False)
@@ -108,15 +110,21 @@ class Angle(Rule):
 
 @dataclass(frozen=True, kw_only=True, eq=False)
 class Pair(Rule):
-    """Off where ``fails`` says so of two values of the record; ``words`` tells the two apart.
+    """Off where one value of the record is too small or too large a share of another; ``words`` tells the two apart.
 
     An ``optional`` one says nothing while its first value is not recorded; ``asked`` is what is missing.
     """
 
     fields: tuple[Field[float], Field[float]]
-    fails: Callable[[float, float], bool]
     words: str
+    least_share: float = 0.0
+    most_share: float = inf
     weight: float = 0.5
     only_if: When = ()
     optional: bool = False
     asked: str = ""
+
+    def holds(self, first: float, second: float) -> bool:
+        """Whether the first value is as large a share of the second as it may be."""
+        most = first if self.most_share == inf else self.most_share * second
+        return self.least_share * second <= first <= most

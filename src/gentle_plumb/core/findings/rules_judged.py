@@ -4,7 +4,6 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from dataclasses import replace
-from functools import cache
 from typing import Any
 
 from ..observation import HABITS, SHARE, HabitOften, HabitSide
@@ -16,29 +15,34 @@ from .facts import Facts
 from .finding import Finding
 from .rule import Amount, Answer, Pair, Rule
 
-SAME = 0.5
-"""Differences under half a mm or half a degree are none. Source: house-repeat."""
-
-
 # ---- kinds of rule -------------------------------------------------------------------------
 
 
-@cache
-def rule_draft(rule: Rule, subject: str, posture: str = "") -> Draft:
+def rule_draft(facts: Facts, rule: Rule, subject: str, posture: str = "") -> Draft:
     """Return what every finding of a rule says, whatever the visit."""
+    return facts.case.reuse.hashed(_rule_draft)(rule, subject, posture)
+
+
+def in_order(facts: Facts, rule: Rule, subject: str, cause: str, posture: str = "") -> Finding:
+    """Return that a rule holds, where nothing of the visit but that is said."""
+    return facts.case.reuse.hashed(_in_order)(rule, subject, cause, posture)
+
+
+def unanswered(facts: Facts, rule: Rule, subject: str, reason: str, posture: str = "") -> Finding:
+    """Return that a rule can't be held against a visit, and why."""
+    return facts.case.reuse.hashed(_unanswered)(rule, subject, reason, posture)
+
+
+def _rule_draft(rule: Rule, subject: str, posture: str) -> Draft:
     return bare_draft(rule, subject, **({"posture": posture} if posture else {}))
 
 
-@cache
-def in_order(rule: Rule, subject: str, cause: str, posture: str = "") -> Finding:
-    """Return that a rule holds, where nothing of the visit but that is said."""
-    return rule_draft(rule, subject, posture)(cause=cause, joint="")
+def _in_order(rule: Rule, subject: str, cause: str, posture: str) -> Finding:
+    return _rule_draft(rule, subject, posture)(cause=cause, joint="")
 
 
-@cache
-def unanswered(rule: Rule, subject: str, reason: str, posture: str = "") -> Finding:
-    """Return that a rule can't be held against a visit, and why."""
-    return rule_draft(rule, subject, posture)(state="not assessable", reason=reason)
+def _unanswered(rule: Rule, subject: str, reason: str, posture: str) -> Finding:
+    return _rule_draft(rule, subject, posture)(state="not assessable", reason=reason)
 
 
 def bare_draft(rule: Rule, subject: str, id: str | None = None, **more: Any) -> Draft:
@@ -70,15 +74,15 @@ def judge_answer(facts: Facts, rule: Answer, subject: str) -> Finding | None:
         return None
     said = facts.record[rule.field]
     if said is None:
-        return unanswered(rule, subject, rule.asked or f"{rule.title}: not recorded.")
+        return unanswered(facts, rule, subject, rule.asked or f"{rule.title}: not recorded.")
     wrong = rule.wrong
     if rule.wrong_under is not None:
         name, value, more = rule.wrong_under
         wrong += more if getattr(facts.case.policy, name) == value else ()
     if said not in wrong:
         cause = f"Looked at and not found: {rule.title[0].lower()}{rule.title[1:]}."
-        return in_order(rule, subject, cause)
-    bare = rule_draft(rule, subject)
+        return in_order(facts, rule, subject, cause)
+    bare = rule_draft(facts, rule, subject)
     note = facts.record.said(rule.note) if rule.note is not None else ""
     evidence = (
         f"Recorded: {dict(rule.field.choices)[said]}",
@@ -124,19 +128,19 @@ def judge_amount(facts: Facts, rule: Amount, subject: str) -> Finding | None:
     if value is None:
         if rule.optional:
             return None
-        return unanswered(rule, subject, f"{rule.title}: not recorded.")
+        return unanswered(facts, rule, subject, f"{rule.title}: not recorded.")
     at = _shown(value, rule.field, facts)
     least, most = rule.least, rule.most
     band = limits_text(least, most, lambda end: _shown(end, rule.field, facts))
     past = past_limits(value, least, most)
     if not past:
-        return rule_draft(rule, subject)(cause=f"{rule.title}: {at}, in its band.", joint="")
+        return rule_draft(facts, rule, subject)(cause=f"{rule.title}: {at}, in its band.", joint="")
     limit = least if past < 0 else most
     said = replace(rule, do=rule.do_over) if past > 0 and rule.do_over else rule
     off = min(1.0, abs(past) / abs(limit)) if limit else 1.0
     return with_load(
         facts,
-        rule_draft(rule, subject),
+        rule_draft(facts, rule, subject),
         cause=f"{rule.title}: {at}, {_beyond(past, least, most, rule.field, facts)}. {rule.why}",
         why=rule.why,
         **advice(facts, said, "seated"),
@@ -173,15 +177,15 @@ def judge_pair(facts: Facts, rule: Pair, subject: str) -> Finding | None:
     if rule.optional and one is None:
         return None
     if one is None or other is None:
-        return unanswered(rule, subject, rule.asked or f"{rule.title}: needs both lengths.")
-    bare = rule_draft(rule, subject)
+        return unanswered(facts, rule, subject, rule.asked or f"{rule.title}: needs both lengths.")
+    bare = rule_draft(facts, rule, subject)
     shown = rule.words.format(
         *(
             _shown(value, field, facts)
             for value, field in zip((one, other), rule.fields, strict=True)
         )
     )
-    if not rule.fails(one, other):
+    if rule.holds(one, other):
         return bare(cause=f"{shown}: they fit.")
     return with_load(
         facts,
@@ -202,14 +206,14 @@ def judge_habit(facts: Facts, rule: Answer) -> Finding:
     posture = "standing" if habit.posture == "standing" else "seated"
     if posture == "standing" and facts.case.own_seat:
         reason = f"{rule.title}: seated in a wheelchair."
-        return unanswered(rule, "Habits", reason, posture)
+        return unanswered(facts, rule, "Habits", reason, posture)
     seen = facts.seen.get(habit.id)
     if seen is None:
         if facts.watched:
-            return in_order(rule, "Habits", f"{rule.title}: looked for, not seen.", posture)
+            return in_order(facts, rule, "Habits", f"{rule.title}: looked for, not seen.", posture)
         reason = f"{rule.title}: not marked, and nobody said that nothing else was seen."
-        return unanswered(rule, "Habits", reason, posture)
-    bare = rule_draft(rule, "Habits", posture)
+        return unanswered(facts, rule, "Habits", reason, posture)
+    bare = rule_draft(facts, rule, "Habits", posture)
     note = facts.record.said(fields.seen.habit[habit.id].note)
     how = ["Seen", seen.often.label.lower() if seen.often else "frequency not recorded"]
     if seen.side:

@@ -8,14 +8,12 @@ from ..assessment import SettingState
 from ..catalogue import QUANTITIES
 from ..errors import MissingInput
 from ..fit import RANGE_ENDS, FitRow, Limit, highest_seat, legs_terms, limit_text, total
+from ..tolerances import SAME_MM
 from ..words import say, say_amount, say_length
 from ..workstation import ScreenHolder
 from .facts import Facts
 from .finding import Direction
-from .found_words import TOPS
 
-SAME = 0.5
-"""Differences under half a mm or half a degree are none. Source: house-repeat."""
 DONE_MM = 5.0
 """A setting so near to where it belongs counts as done, mm. Source: house-repeat."""
 Directions = tuple[Direction, ...]
@@ -53,13 +51,13 @@ def instruction_for(facts: Facts, state: SettingState, row: FitRow) -> tuple[str
     if row.change is None or row.setting is None or row.found is None or row.target is None:
         return row.reason or "Adjust by feel and check on the client.", ()
     to = say_amount(quantity, row.setting, unit)
-    if abs(row.change) < SAME:
+    if abs(row.change) < SAME_MM:
         stopped = _stop(row)
         if stopped is None:
             return _feet_first(facts, row) + say("setting.best_here", to=to), ()
         return say("setting.stays", to=to, limit=limit_text(stopped, unit)), ()
     direction = (Direction(quantity=quantity.key, sign=1 if row.change > 0 else -1),)
-    if quantity.key == "seat" and (said := _seat_first(facts, row)) is not None:
+    if quantity.seen_against == "lower_leg" and (said := _seat_first(facts, row)) is not None:
         return said, direction
     return _move(facts, state, row), direction
 
@@ -117,7 +115,7 @@ def _feet_first(facts: Facts, row: FitRow) -> str:
     if row.key != "seat":
         return ""
     rest = facts.result.row("seated", "footrest")
-    if (rest.setting or 0.0) <= (rest.found or 0.0) + SAME:
+    if (rest.setting or 0.0) <= (rest.found or 0.0) + SAME_MM:
         return ""
     at = say_length(rest.setting or 0.0, facts.unit)
     one = next((one for one in facts.added if one.slot == "feet"), None)
@@ -126,7 +124,7 @@ def _feet_first(facts: Facts, row: FitRow) -> str:
     if one.price == "nothing":
         return f"{say('feet.first_here', what=f'{one.label[0].lower()}{one.label[1:]}')} "
     until = _seat_for_feet(facts)
-    if until is None or until >= (row.setting or 0.0) - SAME:
+    if until is None or until >= (row.setting or 0.0) - SAME_MM:
         return f"{say('feet.first', at=at)} "
     return f"{say('feet.first_until', at=at, until=say_length(until, facts.unit))} "
 
@@ -143,7 +141,7 @@ def _seat_for_feet(facts: Facts) -> float | None:
 
 def _eyes_move(facts: Facts, state: SettingState, row: FitRow) -> str | None:
     """Return why a screen moves the way that looks wrong as found: the eyes come along with the seat."""
-    if state.quantity.key not in TOPS:
+    if state.quantity.seen_against != "eye":
         return None
     assessed = facts.assessment.found[0 if state.posture == "seated" else 1]
     joint = assessed.joint(state.quantity.joint) if state.quantity.joint else None

@@ -151,7 +151,7 @@ def _counts_as(assessed: Assessment, quantity: Quantity) -> Quantity:
     """Return whose joint, hours and mechanism a setting counts with: a low seat over which the hands rise, the surface's."""
     knee, feet = (
         assessed.joint("knee"),
-        assessed.condition("feet") if quantity.key == "seat" else None,
+        assessed.condition("feet") if quantity.seen_against == "lower_leg" else None,
     )
     legs = knee is not None and bool(knee.over)
     seat = assessed.setting("seat")
@@ -182,7 +182,7 @@ def effect_of(assessed: Assessment, state: SettingState) -> str | None:
     quantity = state.quantity
     joint = assessed.joint(quantity.joint) if quantity.joint else None
     over = (state.excess or 0.0) > 0
-    if quantity.key == "seat":
+    if quantity.seen_against == "lower_leg":
         return _seat_effect(assessed, quantity, over=over)
     if joint is None or joint.over is None:
         return quantity.over_means if over else quantity.under_means

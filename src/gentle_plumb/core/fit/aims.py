@@ -6,6 +6,7 @@ from collections.abc import Callable
 from dataclasses import replace
 
 from ..errors import MissingInput
+from ..tolerances import SAME_MM
 from ..workstation import Settings
 from .armrest_rows import armrest_row
 from .case import Case
@@ -16,10 +17,9 @@ from .joints import Joint, joints_of
 from .model import fixed_surface, target_distance
 from .pointer_rows import mouse_row
 from .result import OUT_OF_THE_WAY, Posture
-from .rows import SAME_MM
 from .screen_rows import distance_row, eye_height_terms
 from .screen_rules import top_band
-from .search_model import Solution
+from .search_model import USUAL_DISTANCE_MM, Solution
 from .seat_rows import SeatAim, footrest_row
 from .terms import total
 
@@ -83,7 +83,7 @@ def _wanted_top(case: Case, eye: float | None, distance: float | None) -> float 
     try:
         if distance is None and case.lower_lens != "none":
             return None
-        return eye + top_band(case, distance or 600.0).aim
+        return eye + top_band(case, distance or USUAL_DISTANCE_MM).aim
     except MissingInput:
         return None
 

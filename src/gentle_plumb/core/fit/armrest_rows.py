@@ -3,12 +3,13 @@
 from __future__ import annotations
 
 from ..intake import LimitId
+from ..tolerances import SAME_MM
 from ..words import say
 from ..workstation import ArmrestKind
 from .case import Case
 from .frame import elbow_terms
 from .result import FitRow, Remedy
-from .rows import SAME_MM, about, kept, limit, ranged_row, set_row, target_row
+from .rows import about, kept, limit, ranged_row, set_row, target_row
 from .seat_rows import row_by_reason, seat_stays
 from .terms import Term
 

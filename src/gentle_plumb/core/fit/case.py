@@ -12,6 +12,7 @@ from ..choices import Hand
 from ..errors import MissingInput
 from ..intake import PersonLimits
 from ..policy import Policy
+from ..reuse import Reuse
 from ..workstation import (
     LOUNGES,
     ArmrestKind,
@@ -41,7 +42,7 @@ class Case:
     ``declared`` are the settings as found that a fixed piece tells, and not the tape; ``use`` is how one
     works at this place. ``lean`` is how far the back will really lean, degrees, where that is known and is not
     the policy's: a backrest that is kept as it was found, or that was left elsewhere. ``hurts`` is whether any
-    discomfort was recorded.
+    discomfort was recorded. ``reuse`` keeps what was worked out for the visit.
     """
 
     body: Body
@@ -67,6 +68,7 @@ class Case:
     use: PlaceUse = PlaceUse.BOTH
     lean: float | None = None
     hurts: bool = False
+    reuse: Reuse = field(default_factory=Reuse, compare=False, repr=False)
 
     @property
     def least_gain_deg(self) -> float:

@@ -6,6 +6,7 @@ from math import asin, atan2, degrees
 from typing import NamedTuple
 
 from ..posture import thigh_slope_deg
+from ..tolerances import ROUNDING
 from ..workstation import Span
 from .search_model import SearchModel
 
@@ -40,14 +41,22 @@ def _range_of_tops(model: SearchModel, surface: float) -> tuple[float, float, fl
     return low, max(low, min(lift.high + surface, tops.high)), None
 
 
-def best_top(model: SearchModel, seat: float, surface: float) -> tuple[float, float, float]:
-    """The best top over the floor: degrees outside its band, mm from its target, height."""
+class PictureTop(NamedTuple):
+    """A top of the picture: degrees outside its band, mm from its target, its height over the floor, mm."""
+
+    over: float
+    apart: float
+    height: float
+
+
+def best_top(model: SearchModel, seat: float, surface: float) -> PictureTop:
+    """Return the best top of the picture."""
     assert model.eye is not None
     eye = model.eye + seat
     band, want = model.top_band, eye + model.top_target
     ends = _range_of_tops(model, surface)
     if ends is None:
-        return 0.0, 0.0, want
+        return PictureTop(0.0, 0.0, want)
     low, high, step = ends
     if step is None or low == high:
         return _top_at(model, eye, want, min(high, max(low, want)))
@@ -58,13 +67,13 @@ def best_top(model: SearchModel, seat: float, surface: float) -> tuple[float, fl
     return min(_top_at(model, eye, want, top) for top in tries)
 
 
-def _top_at(model: SearchModel, eye: float, want: float, top: float) -> tuple[float, float, float]:
+def _top_at(model: SearchModel, eye: float, want: float, top: float) -> PictureTop:
     over, band = top - eye, model.top_band
     if band.low <= over <= band.high:
-        return 0.0, abs(top - want), top
+        return PictureTop(0.0, abs(top - want), top)
     edge = band.low if over < band.low else band.high
     off = abs(degrees(atan2(over, model.distance) - atan2(edge, model.distance)))
-    return (0.0 if off < 1e-9 else off), abs(top - want), top
+    return PictureTop(0.0 if off < ROUNDING else off, abs(top - want), top)
 
 
 def gaze_over(model: SearchModel, seat: float, surface: float) -> tuple[float, float]:
@@ -107,21 +116,24 @@ def footing_at(
 
     """
     need = seat - legs
-    if need <= margin + 1e-9:
+    if need <= margin + ROUNDING:
         return Footing(0.0, max(0.0, -need - margin), 0.0)
     if feet is None:
         return Footing(0.0, 0.0, need)
-    best, rank = 0.0, (need - margin, 0.0, need)
+    best = Footing(need - margin, 0.0, 0.0)
+    nearest = need
     for span in feet:
-        for at in span.places() or (span.clamp(need),):
-            away = need - at
-            if abs(away) > margin:
-                one = (max(0.0, away - margin), max(0.0, -away - margin), abs(away))
-            else:
-                one = (0.0, 0.0, abs(away))
-            if one < rank:
-                best, rank = at, one
-    return Footing(rank[0] if rank[0] > 1e-9 else 0.0, rank[1], best)
+        for height in span.places() or (span.clamp(need),):
+            away = need - height
+            outside = abs(away) > margin
+            tried = Footing(
+                lacks=max(0.0, away - margin) if outside else 0.0,
+                lifts=max(0.0, -away - margin) if outside else 0.0,
+                height=height,
+            )
+            if (tried.lacks, tried.lifts, abs(away)) < (best.lacks, best.lifts, nearest):
+                best, nearest = tried, abs(away)
+    return best if best.lacks > ROUNDING else best._replace(lacks=0.0)
 
 
 class Legs(NamedTuple):

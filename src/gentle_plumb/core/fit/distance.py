@@ -7,6 +7,7 @@ from math import radians, tan
 
 from ..body import Body
 from ..posture import EYE_BEFORE_SHOULDER_MM, belly_front_x, keys_x, shoulder_x
+from ..tolerances import SAME_MM
 from ..workstation import (
     HOME_ROW_TO_FRONT_MM,
     LAPTOP_HINGE_BEHIND_KEYS_MM,
@@ -188,7 +189,7 @@ def reachable_distance(case: Case, floor: Depth, station: Workstation, wanted: f
         return wanted
     stand = stand_behind(case, station)
     short = floor.picture + stand - floor.edge - depth
-    if short <= 0.5:
+    if short <= SAME_MM:
         return wanted
     return min(wanted, max(case.policy.least_distance, wanted - short))
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from ..memoize import memoize_last
+from ..reuse import reuse_last
 from ..words import say
 from ..workstation import PlaceUse, Settings
 from .aims import aims, degrees_over, eye_of, seat_aim
@@ -28,10 +28,10 @@ from .seat_rows import footrest_row, seat_row
 from .text_row import scale_row
 from .untold import untold_joints
 
-_joints_found = memoize_last(4)(joints_of)
+_joints_found = reuse_last(4)(joints_of)
 
 
-@memoize_last(4)
+@reuse_last(4)
 def _posture(
     case: Case, posture: Posture, real: Solution | None, free: Solution | None, overrule: Settings
 ) -> PostureFit:

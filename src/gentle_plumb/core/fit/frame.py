@@ -6,8 +6,8 @@ from dataclasses import dataclass
 from math import cos, radians
 
 from ..body import Body
-from ..memoize import memoize_last
 from ..posture import elbow_above_seat, eye_above_seat, reach_to_keys, seat_for_legs, trunk_drop
+from ..reuse import reuse_last
 from .case import Case
 from .terms import Term, total
 
@@ -119,24 +119,30 @@ class Frame:
     eye: float
     reach: float
 
-    @classmethod
-    @memoize_last(3)
-    def seated(cls, case: Case) -> Frame:
+    @staticmethod
+    def seated(case: Case) -> Frame:
         """Raises MissingInput for what is not known."""
-        body = case.body
-        return cls(
-            elbow=total(elbow_terms(body, case)),
-            eye=total(eye_terms(body, case)),
-            reach=reach(body),
-        )
+        return _seated(case)
 
-    @classmethod
-    @memoize_last(3)
-    def standing(cls, case: Case) -> Frame:
+    @staticmethod
+    def standing(case: Case) -> Frame:
         """Raises MissingInput for what is not known."""
-        body = case.body
-        return cls(
-            elbow=total(standing_elbow_terms(body, case)),
-            eye=total(standing_eye_terms(body, case)),
-            reach=reach(body),
-        )
+        return _standing(case)
+
+
+@reuse_last(3)
+def _seated(case: Case) -> Frame:
+    body = case.body
+    return Frame(
+        elbow=total(elbow_terms(body, case)), eye=total(eye_terms(body, case)), reach=reach(body)
+    )
+
+
+@reuse_last(3)
+def _standing(case: Case) -> Frame:
+    body = case.body
+    return Frame(
+        elbow=total(standing_elbow_terms(body, case)),
+        eye=total(standing_eye_terms(body, case)),
+        reach=reach(body),
+    )

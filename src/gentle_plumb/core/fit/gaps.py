@@ -3,27 +3,53 @@
 from __future__ import annotations
 
 from bisect import bisect_left, bisect_right
-from functools import cached_property, lru_cache
+from functools import cached_property
 from math import ceil, floor, radians, sin
-from typing import Any
+from typing import Any, NamedTuple
 
+from ..tolerances import COST_DECIMALS, ROUNDING
 from .costs import elbow_over, gaze_over, legs_at
 from .search_model import SearchModel
 
-Score = tuple[float, float, float, float]
-"""Policy's first piece, degrees outside, degrees from the target, mm of the picture."""
+
+class Score(NamedTuple):
+    """What a gap costs, what counts first first."""
+
+    first: float
+    """What the policy sets first, where that is the hands: degrees outside."""
+    over: float
+    """Degrees outside the bands of hands and gaze."""
+    from_target: float
+    """Degrees of the elbow from its target."""
+    picture: float
+    """Mm of the picture's top from its target."""
 
 
-@lru_cache(maxsize=96)
-def known(*_: object) -> dict[float, Any]:
-    """What was reckoned before under the same lengths and bands: sets of pieces share most of it."""
+class ScoredGap(NamedTuple):
+    """A gap, mm of the surface over the seat, with its score."""
+
+    score: Score
+    gap: float
+
+    @property
+    def free(self) -> bool:
+        """Whether nothing is outside its band."""
+        return self.score.first == 0 and self.score.over == 0
+
+
+MOST_TABLES = 96
+"""How many tables of costs a visit keeps. Source: house-chain."""
+
+
+def _costs(*_: object) -> dict[float, Any]:
+    """A table of costs to be filled, for these lengths and bands: sets of pieces share most of it."""
     return {}
 
 
 class Minima:
     """The least of every stretch of scored gaps: each stretch is covered by two of a power of two."""
 
-    def __init__(self, scored: list[tuple[Score, float]]) -> None:
+    def __init__(self, scored: list[ScoredGap]) -> None:
         """``scored`` in the order of their gaps."""
         self._gaps = [gap for _, gap in scored]
         self._by_rank = sorted(scored)
@@ -33,7 +59,7 @@ class Minima:
             last = self._levels[-1]
             self._levels.append(list(map(min, last, last[half:])))
 
-    def least(self, low: float, high: float) -> tuple[Score, float] | None:
+    def least(self, low: float, high: float) -> ScoredGap | None:
         """Return the least score between two gaps, both counted, with its gap; None where there is none."""
         first, end = bisect_left(self._gaps, low), bisect_right(self._gaps, high)
         if first >= end:
@@ -52,6 +78,7 @@ class Gaps:
     def __init__(self, model: SearchModel, low: float, high: float) -> None:
         self._model, self._low, self._high = model, low, high
         seen = model.eye is not None
+        self._known = model.reuse.hashed(_costs, MOST_TABLES)
         self._by_gap = model.tops is None or not seen
         self._by_seat = seen and model.tops is not None and model.lift is None
         self._hands_key = (
@@ -64,7 +91,7 @@ class Gaps:
             model.wrist_band,
             model.slopes,
         )
-        self._hands = known(*self._hands_key)
+        self._hands = self._known(*self._hands_key)
         self._gaze_key = (
             "gaze",
             model.eye,
@@ -74,8 +101,8 @@ class Gaps:
             model.top_band,
             model.top_target,
         )
-        self._gaze = known(*self._gaze_key)
-        self._legs = known(
+        self._gaze = self._known(*self._gaze_key)
+        self._legs = self._known(
             "legs",
             model.legs,
             model.thigh_length,
@@ -95,19 +122,19 @@ class Gaps:
         found = self._hands.get(gap)
         if found is None:
             over, away = elbow_over(self._model, gap)
-            found = self._hands[gap] = round(over, 6), round(away, 6)
+            found = self._hands[gap] = round(over, COST_DECIMALS), round(away, COST_DECIMALS)
         return found
 
     def gaze(self, seat: float, gap: float) -> tuple[float, float]:
         """Degrees the top of the picture lies outside its band at best, mm from its target."""
         if not (self._by_gap or self._by_seat):
             over, apart = gaze_over(self._model, seat, seat + gap)
-            return round(over, 6), round(apart, 6)
+            return round(over, COST_DECIMALS), round(apart, COST_DECIMALS)
         key = gap if self._by_gap else seat
         found = self._gaze.get(key)
         if found is None:
             over, apart = gaze_over(self._model, *((0.0, gap) if self._by_gap else (seat, 0.0)))
-            found = self._gaze[key] = round(over, 6), round(apart, 6)
+            found = self._gaze[key] = round(over, COST_DECIMALS), round(apart, COST_DECIMALS)
         return found
 
     def legs(self, seat: float) -> tuple[float, float]:
@@ -115,18 +142,19 @@ class Gaps:
         found = self._legs.get(seat)
         if found is None:
             hangs, over = legs_at(self._model, seat)
-            found = self._legs[seat] = hangs, round(over, 6)
+            found = self._legs[seat] = hangs, round(over, COST_DECIMALS)
         return found
 
     def score(self, seat: float, gap: float) -> Score:
         """Policy's first piece, degrees outside, degrees from the target, mm of the picture."""
         hands, gaze = self.hands(gap), self.gaze(seat, gap)
         first = hands[0] if self._model.first == "hands" else 0.0
-        return first, round(hands[0] + gaze[0], 6), hands[1], gaze[1]
+        over = round(hands[0] + gaze[0], COST_DECIMALS)
+        return Score(first, over, hands[1], gaze[1])
 
     def best(
         self, seat: float, least: float, most: float, cutoff: tuple[float, float]
-    ) -> tuple[Score, float]:
+    ) -> ScoredGap:
         """The best gap of a window at a seat; what costs more than the cutoff is not looked for.
 
         Gaps that cost nothing form intervals whose ends are among the turning points; on each the
@@ -134,17 +162,19 @@ class Gaps:
         window's ends and the turning points hold the best. Else every lattice point counts.
         """
         if least == most:
-            return self.score(seat, most), most
+            return ScoredGap(self.score(seat, most), most)
         places = self._model.surface.places() if self._model.surface else None
         if places is not None:
             tries = [
-                place - seat for place in places if least - 1e-9 <= place - seat <= most + 1e-9
+                place - seat
+                for place in places
+                if least - ROUNDING <= place - seat <= most + ROUNDING
             ]
-            return min((self.score(seat, gap), gap) for gap in tries or [most])
+            return min(ScoredGap(self.score(seat, gap), gap) for gap in tries or [most])
         more = [] if self._by_gap else _turning_tops(self._model, seat)
         points = [least, most, *(gap for gap in (*self.turns, *more) if least < gap < most)]
-        best = min([(self.score(seat, gap), gap) for gap in points])
-        if best[0][:2] == (0, 0):
+        best = min([ScoredGap(self.score(seat, gap), gap) for gap in points])
+        if best.free:
             return best
         if not self._by_gap:
             return self._best_by_seat(seat, least, most, cutoff, best)
@@ -152,38 +182,33 @@ class Gaps:
         return best if inside is None else min(best, inside)
 
     def _best_by_seat(
-        self,
-        seat: float,
-        least: float,
-        most: float,
-        cutoff: tuple[float, float],
-        best: tuple[Score, float],
-    ) -> tuple[Score, float]:
+        self, seat: float, least: float, most: float, cutoff: tuple[float, float], best: ScoredGap
+    ) -> ScoredGap:
         """The best gap where the picture depends on the seat: turning points, then what the hands let in."""
         more = _turning_tops(self._model, seat)
         points = [gap for gap in (*self.turns, *more) if least < gap < most]
-        best = min([best, *((self.score(seat, gap), gap) for gap in points)])
-        if best[0][:2] == (0, 0):
+        best = min([best, *(ScoredGap(self.score(seat, gap), gap) for gap in points)])
+        if best.free:
             return best
         if self._by_hands is None:
             self._by_hands = sorted((self.hands(gap)[0], gap) for gap in self._lattice())
         for over, gap in self._by_hands:
-            if over > min(best[0][1], cutoff[1]):
+            if over > min(best.score.over, cutoff[1]):
                 break  # the hands alone cost more already
             if least <= gap <= most:
-                best = min(best, (self.score(seat, gap), gap))
+                best = min(best, ScoredGap(self.score(seat, gap), gap))
         return best
 
     @cached_property
     def _minima(self) -> Minima:
         """The least cost of any stretch of gaps; shared by all that have the same hands and picture."""
         key = "minima", self._model.first, *self._hands_key, *self._gaze_key
-        kept: dict[Any, Minima] = known(*key)
+        kept: dict[Any, Minima] = self._known(*key)
         if not kept:
             middle = self._model.elbow - self._model.keyboard
             lattice = range(ceil(middle - self._model.reach), floor(middle + self._model.reach) + 1)
             points = sorted({*map(float, lattice), *turning_gaps(self._model)})
-            kept[0] = Minima([(self.score(0.0, gap), gap) for gap in points])
+            kept[0] = Minima([ScoredGap(self.score(0.0, gap), gap) for gap in points])
         return kept[0]
 
     def _lattice(self) -> list[float]:

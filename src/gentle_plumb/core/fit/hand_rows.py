@@ -9,24 +9,14 @@ from ..body import Body
 from ..choices import Hand
 from ..errors import MissingInput
 from ..policy import JOINT_BANDS
+from ..tolerances import SAME_MM
 from ..workstation import HOME_ROW_TO_FRONT_MM, ScreenKind, Span
 from .case import Case
 from .frame import elbow_terms, legs_terms, reach, standing_elbow_terms
 from .joints import Joint
 from .model import armrest_need
 from .result import FitRow, Limit, LimitKind, Posture
-from .rows import (
-    SAME_MM,
-    about,
-    bare_row,
-    binding,
-    end_limit,
-    kept,
-    limit,
-    ranged_row,
-    set_row,
-    target_row,
-)
+from .rows import about, bare_row, binding, end_limit, kept, limit, ranged_row, set_row, target_row
 from .terms import Term, total
 
 

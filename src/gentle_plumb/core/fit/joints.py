@@ -17,6 +17,7 @@ from .frame import Frame, legs_terms, level_seat, reach
 from .lean import leaning_at
 from .person import hip_band, knee_band
 from .screen_rules import top_band
+from .search_model import USUAL_DISTANCE_MM
 from .terms import total
 
 
@@ -208,7 +209,7 @@ def joints_of(
     if seated:
         band = JOINT_BANDS["upper_arm_keys"]
         found.append(_joint("upper_arm_keys", band, lambda: _upper_arm_keys(case, settings)))
-    distance = settings.distance if settings.distance is not None else 600.0
+    distance = settings.distance if settings.distance is not None else USUAL_DISTANCE_MM
     try:
         band = neck_band(case, distance)
     except MissingInput as missing:

@@ -5,10 +5,8 @@ from __future__ import annotations
 from dataclasses import replace
 
 from ..policy import POLICY_RANGES
+from ..tolerances import SAME_DEG
 from .case import Case
-
-SAME_DEG = 0.5
-"""Angles so near are the same to a hand, degrees. Source: house-repeat."""
 
 
 def leaning_at(case: Case, backrest: float) -> Case:

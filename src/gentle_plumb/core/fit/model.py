@@ -21,11 +21,8 @@ from .frame import (
 from .person import hip_band, not_low
 from .result import Posture
 from .screen_rules import top_band
-from .search_model import LEVEL, SearchModel
+from .search_model import LEVEL, USUAL_DISTANCE_MM, SearchModel
 from .terms import total
-
-USUAL_DISTANCE_MM = 600.0
-"""Reckoned with where nothing tells the eye's distance. Source: house-screen."""
 
 
 def fixed_surface(case: Case) -> float | None:
@@ -172,6 +169,7 @@ class Lengths:
             first=policy.first,
             hands_first=fixed and policy.first != "feet",
             together=together or station.screen.kind == ScreenKind.LAPTOP,
+            reuse=case.reuse,
         )
 
 

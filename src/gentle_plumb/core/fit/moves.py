@@ -2,10 +2,10 @@
 
 from __future__ import annotations
 
+from ..tolerances import SAME_MM
 from ..workstation import ScreenKind, Settings
 from .case import Case
 from .result import OUT_OF_THE_WAY, Move, PostureFit
-from .rows import SAME_MM
 
 RISER_IN, RISER_OUT = "put it in", "take it out again"
 SCREEN_BACK = "lower it to the seated height"

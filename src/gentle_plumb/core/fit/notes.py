@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from math import floor, hypot
 
 from ..errors import MissingInput
+from ..tolerances import SAME_MM
 from ..units import MM_PER, LengthUnit, format_length
 from ..words import say
 from ..workstation import ARMREST_FRONT_MM, ArmrestKind, ScreenKind
@@ -14,7 +15,6 @@ from .distance import along_the_floor, size_gives_way
 from .model import armrest_need
 from .pair import Pair
 from .result import RANGE_ENDS, FitResult, FitRow
-from .rows import SAME_MM
 from .wording import limit_text
 
 

@@ -71,7 +71,7 @@ def _worth_a_step(row: FitRow) -> bool:
         return False  # the client's own seating, or nothing to aim at
     if row.key == "seat_slope" and row.target:
         return True  # the thighs fall to the knee: a pan that stays level presses on them
-    if row.key == "footrest" and not row.setting and not row.found:
+    if quantity.zero_is_none and not row.setting and not row.found:
         return False  # the feet reach the floor, and nothing lies under them
     if quantity.datum == "ahead" and abs(row.change or 0.0) > SHIFT_DEG:
         return True  # it makes room for the screen beside it

@@ -7,12 +7,12 @@ from dataclasses import dataclass, replace
 
 from ..errors import MissingInput
 from ..intake import LimitId
+from ..tolerances import COST_DECIMALS, ROUNDING, SAME_MM
 from ..workstation import Settings, Span
 from .case import Case
 from .costs import best_top
 from .model import Lengths, fixed_surface, search_model
 from .result import Posture
-from .rows import SAME_MM
 from .search import search
 from .search_model import SearchModel, Solution, hold
 
@@ -109,7 +109,7 @@ def _tops(model: SearchModel, found: Solution) -> tuple[float, ...] | Span:
         return Span(low=low, high=high)
     places = span.places()
     if places is not None:
-        return tuple(place for place in places if low - 1e-9 <= place <= high + 1e-9)
+        return tuple(place for place in places if low - ROUNDING <= place <= high + ROUNDING)
     low, high = max(low, span.low), min(high, span.high)
     return Span(low=low, high=high) if low <= high else (found.top,)
 
@@ -162,7 +162,7 @@ def _share_screen(
         other = _near(second, top - base[0] + base[1])
         move = abs((top - base[0]) - (other - base[1]))
         off = (top - seated.top) ** 2 + (other - standing.top) ** 2
-        rank = (round(move, 6), round(off, 6), top, other)
+        rank = (round(move, COST_DECIMALS), round(off, COST_DECIMALS), top, other)
         best = rank if best is None or rank < best else best
     assert best is not None
     return replace(seated, top=best[2]), replace(standing, top=best[3])

@@ -8,13 +8,14 @@ from ..body import Body
 from ..errors import MissingInput
 from ..policy import JOINT_BANDS
 from ..posture import FREE_FOREARM_TURN_DEG, abduction_deg
+from ..tolerances import SAME_MM
 from ..workstation import KEYBOARD_LEFT_MM, KEYBOARD_RIGHT_MM, PointerKind
 from .case import Case
 from .frame import reach
 from .hand_rows import keys_edge_row
 from .joints import Joint
 from .result import FitRow
-from .rows import SAME_MM, about, bare_row, kept, limit, set_row, target_row
+from .rows import about, bare_row, kept, limit, set_row, target_row
 from .terms import Term
 
 

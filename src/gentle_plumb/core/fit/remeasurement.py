@@ -4,12 +4,20 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 from dataclasses import dataclass, replace
-from functools import lru_cache
 from math import sqrt
 
-from ..body import DIMENSIONS, REPEAT_SD_FLOOR_MM, Body, BodyValue, house_error, in_order
+from ..body import (
+    DIMENSIONS,
+    REPEAT_SD_FLOOR_MM,
+    USUAL_LUMBAR_MM,
+    Body,
+    BodyValue,
+    house_error,
+    in_order,
+)
 from ..choices import Hand
 from ..policy import Policy
+from ..tolerances import SAME_MM
 from ..workstation import (
     AspectRatio,
     ChairKind,
@@ -24,11 +32,6 @@ from ..workstation import (
 from .case import Case, Lens
 from .fit import fit
 from .result import FitResult, Posture
-
-LEAST_GAIN_MM = 0.5
-"""Narrowing under this is not worth the client's time, mm. Source: house-repeat."""
-LUMBAR_MM = 190.0
-"""Stands in while it is asked what is read; its value changes nothing. Source: house-lumbar-height."""
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -99,7 +102,7 @@ def suggest_remeasurement(
                 before=row.sd,
                 after=sqrt(max(0.0, rest)),
             )
-            if narrowed.before - narrowed.after >= LEAST_GAIN_MM:
+            if narrowed.before - narrowed.after >= SAME_MM:
                 found.setdefault(name, []).append(narrowed)
     again = [
         RemeasureSuggestion(
@@ -122,10 +125,11 @@ def dimensions_needed(case: Case) -> tuple[str, ...]:
     """
     wheelchair = case.workstation.chair.kind == ChairKind.WHEELCHAIR
     stands = not wheelchair and case.workstation.desk.kind != "fixed"
-    return _needed(case.workstation, case.lower_lens, case.policy, stands, wheelchair)
+    return case.reuse.hashed(_needed)(
+        case.workstation, case.lower_lens, case.policy, stands, wheelchair
+    )
 
 
-@lru_cache(maxsize=512)
 def _needed(
     station: Workstation, lens: Lens, policy: Policy, stands: bool, wheelchair: bool
 ) -> tuple[str, ...]:
@@ -149,7 +153,7 @@ def _needed(
     )
     values = {
         name: BodyValue(
-            mm=spread.mean_mm if (spread := entry.spread(None)) else LUMBAR_MM,
+            mm=spread.mean_mm if (spread := entry.spread(None)) else USUAL_LUMBAR_MM,
             sd_mm=REPEAT_SD_FLOOR_MM,
             source="measured",
         )

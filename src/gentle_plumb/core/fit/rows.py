@@ -10,6 +10,7 @@ from ..body import Body
 from ..catalogue import QUANTITIES, Quantity
 from ..errors import MissingInput, OutOfReach
 from ..policy import judged_excess
+from ..tolerances import SAME_MM
 from ..workstation import Span
 from .case import Case
 from .joints import Joint
@@ -17,8 +18,6 @@ from .result import NO_LIMIT, RANGE_ENDS, FitRow, Limit, LimitKind, Posture, Sta
 from .terms import Term, total
 from .wording import cost_of, limit_text
 
-SAME_MM = 0.5
-"""Two heights closer than this are the same to a tape. Source: house-repeat."""
 TAPE_MM = 3.0
 """What was set and measured again, so near to its aim, is there, mm. Source: house-repeat."""
 

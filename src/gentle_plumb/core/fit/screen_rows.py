@@ -7,6 +7,7 @@ from collections.abc import Sequence
 from ..body import Body
 from ..errors import MissingInput
 from ..posture import gaze_deg
+from ..tolerances import SAME_MM
 from ..workstation import HOME_ROW_TO_FRONT_MM, ScreenKind, Span
 from .case import Case
 from .distance import (
@@ -20,8 +21,9 @@ from .frame import eye_terms, standing_eye_terms
 from .joints import Joint
 from .model import reach_of
 from .result import FitRow, Limit, Posture
-from .rows import SAME_MM, about, binding, end_limit, kept, limit, set_row, target_row
+from .rows import about, binding, end_limit, kept, limit, set_row, target_row
 from .screen_rules import RULE_LABELS, lens_drop, rule_band, top_band
+from .search_model import USUAL_DISTANCE_MM
 from .terms import Term, total
 
 TILT_BAND_DEG = 5.0
@@ -66,7 +68,7 @@ def top_row(
         plain = case.policy.screen_rule in ("top_edge", "top_third", "middle_third")
         if distance is None and not (plain and lens == "none"):
             raise MissingInput("distance", "The eye distance is not known yet.")
-        return distance if distance is not None else 600.0
+        return distance if distance is not None else USUAL_DISTANCE_MM
 
     def terms(body: Body) -> Sequence[Term]:
         ruled = rule_band(case.policy, height=height, distance=far()).target

@@ -2,10 +2,11 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, replace
+from dataclasses import dataclass, field, replace
 from typing import Any
 
 from ..policy import JOINT_BANDS, Band
+from ..reuse import Reuse
 from ..workstation import Span
 
 SEAT_LATTICE = Span(low=250, high=900)
@@ -13,6 +14,8 @@ SURFACE_LATTICE = Span(low=350, high=1500)
 """What a height is searched in where the equipment's own range is unknown, mm."""
 
 LEVEL = Span(low=0, high=0)
+USUAL_DISTANCE_MM = 600.0
+"""Reckoned with where nothing tells the eye's distance. Source: house-screen."""
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -28,7 +31,7 @@ class SearchModel:
     ``slopes`` is how the keys can slope. ``hip_level`` is the hip with level thighs, ``level`` the seat
     for them (None: the same as ``legs``), ``thigh_slope`` the slope that ``legs`` is for. ``hands_first`` is the order of preference 5.
     ``together`` weighs the picture with the hands, as where keys and picture are one piece; else seat and surface
-    are for legs and hands, and the picture follows.
+    are for legs and hands, and the picture follows. ``reuse`` keeps what was found for the visit.
     """
 
     elbow: float
@@ -49,7 +52,7 @@ class SearchModel:
     slopes: Span = LEVEL
     flat_margin: float = 10.0
     eye: float | None = None
-    distance: float = 600.0
+    distance: float = USUAL_DISTANCE_MM
     lift: Span | None = None
     tops: Span | None = None
     top_band: Band = Band(low=-50, high=0)
@@ -60,6 +63,7 @@ class SearchModel:
     first: str = "fixed"
     hands_first: bool = False
     together: bool = False
+    reuse: Reuse = field(default_factory=Reuse, compare=False, repr=False)
 
 
 @dataclass(frozen=True, kw_only=True)

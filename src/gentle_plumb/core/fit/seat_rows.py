@@ -8,6 +8,7 @@ from math import radians, sin
 from typing import Literal
 
 from ..body import Body
+from ..tolerances import ROUNDING, SAME_MM
 from ..words import say
 from .case import Case
 from .costs import footing_at
@@ -15,17 +16,7 @@ from .frame import elbow_terms, legs_terms, reach
 from .joints import Joint
 from .model import armrest_need
 from .result import FitRow, Limit, LimitKind
-from .rows import (
-    SAME_MM,
-    RowSubject,
-    about,
-    bare_row,
-    binding,
-    end_limit,
-    limit,
-    set_row,
-    target_row,
-)
+from .rows import RowSubject, about, bare_row, binding, end_limit, limit, set_row, target_row
 from .terms import Term, total
 
 
@@ -195,7 +186,7 @@ def footrest_row(case: Case, seat: float | None) -> FitRow:
 
     def terms(body: Body) -> Sequence[Term]:
         legs = total(legs_terms(body, case))
-        if seat is None or seat - legs <= case.policy.flat_feet_margin + 1e-9:
+        if seat is None or seat - legs <= case.policy.flat_feet_margin + ROUNDING:
             return (Term(label="feet reach the floor", value=0.0),)
         return Term(label="seat", value=seat), Term(label="seat for the legs", value=-legs)
 

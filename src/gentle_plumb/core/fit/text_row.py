@@ -7,6 +7,7 @@ from math import ceil, radians, tan
 
 from ..body import Body
 from ..errors import MissingInput
+from ..tolerances import ROUNDING
 from .case import Case
 from .result import FitRow
 from .rows import about, kept, set_row, target_row
@@ -46,7 +47,7 @@ def scale_row(case: Case, distance: float | None) -> FitRow:
 
     def terms(_: Body) -> Sequence[Term]:
         needed = raw()
-        step = max(100.0, ceil(needed / SCALE_STEP - 1e-9) * SCALE_STEP)
+        step = max(100.0, ceil(needed / SCALE_STEP - ROUNDING) * SCALE_STEP)
         capital = f"for capitals of {capital_mm(distance or 0.0):.1f} mm"
         return (
             Term(label=capital, value=needed),

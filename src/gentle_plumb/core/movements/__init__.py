@@ -11,17 +11,3 @@ from .choosing import (
 )
 from .library import LIBRARY
 from .movement import Limb, Movement, Posed
-
-__all__ = [
-    "LIBRARY",
-    "MOST",
-    "ChosenMovement",
-    "LeftOut",
-    "Limb",
-    "Movement",
-    "Need",
-    "Posed",
-    "Programme",
-    "choose_movements",
-    "place_movements",
-]

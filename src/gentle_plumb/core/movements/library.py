@@ -1,16 +1,14 @@
-"""The library of movements. Source: house-movements."""
+"""The library of movements, from movements.toml."""
 
 from __future__ import annotations
 
-from .arms_and_hands import ARMS_AND_HANDS
-from .legs import LEGS
+from ..sources import source_key
+from ..tables import entries_of
 from .movement import Movement
-from .neck_and_shoulders import NECK_AND_SHOULDERS
-from .trunk import SEATED_SHIFTS, TRUNK
 
-LIBRARY: dict[str, Movement] = {
-    one.id: one for one in (*NECK_AND_SHOULDERS, *ARMS_AND_HANDS, *TRUNK, *LEGS, *SEATED_SHIFTS)
-}
+LIBRARY: dict[str, Movement] = entries_of(
+    Movement, __package__, "movements.toml", readers={"source": source_key}
+)
 """Every movement, by name."""
-SHIFTS = frozenset(one.id for one in SEATED_SHIFTS)
+SHIFTS = frozenset(id for id, movement in LIBRARY.items() if movement.stays_seated)
 """Movements that take the place of rising and going."""

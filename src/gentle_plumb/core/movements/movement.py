@@ -75,6 +75,8 @@ class Movement:
     view : {"side", "front", "hand"}
     poses : tuple of Posed
         Two or three moments.
+    stays_seated : bool
+        Whether it takes the place of rising and going, for somebody who stays in their chair.
     source : str
 
     """
@@ -92,4 +94,5 @@ class Movement:
     repeats: int = 1
     sided: bool = False
     asks: frozenset[Demand] = frozenset()
+    stays_seated: bool = False
     source: str = "house-movements"

@@ -68,37 +68,13 @@ class Habit:
     on_figure: bool = True
 
 
-def habit(
-    id: str,
-    mechanism: MechanismId,
-    label: str,
-    at: At,
-    joint: str,
-    region: str,
-    deg: float,
-    why: str,
-    do: str,
-    *,
-    posture: Posture = "seated",
-    sided: bool = False,
-    moves: Moves = (),
-    asks: frozenset[Demand] = frozenset(),
-    on_figure: bool = True,
-) -> Habit:
-    """Return a habit; see :class:`Habit`."""
-    return Habit(
-        id=id,
-        mechanism=mechanism,
-        label=label,
-        at=at,
-        posture=posture,
-        joint=joint,
-        region=region,
-        deg=deg,
-        why=why,
-        do=do,
-        sided=sided,
-        moves=moves,
-        asks=asks,
-        on_figure=on_figure,
-    )
+GOOD: dict[str, str] = {
+    "sits_back": "Sits right back against the backrest",
+    "feet_down": "Both feet supported",
+    "changes": "Changes position often",
+    "gets_up": "Takes a short break at least every hour",
+    "light_touch": "Light touch on keys and mouse",
+    "arm_moves": "Moves the mouse from the elbow and shoulder",
+    "looks_away": "Looks into the distance now and then",
+}
+"""What is done well already, and is worth keeping. Source: house-habits."""

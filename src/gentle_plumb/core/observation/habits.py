@@ -1,13 +1,11 @@
-"""All habits by identifier, from the head down; those that are seen in both postures are told apart."""
+"""All habits by identifier, from the head down, from habits.toml; those that are seen in both postures are told apart."""
 
 from __future__ import annotations
 
 from dataclasses import replace
 
-from .fine import FINE
+from ..tables import entries_of
 from .habit import Habit
-from .lower_body import LOWER_BODY
-from .upper_body import UPPER_BODY
 
 STANDING = "_standing"
 """What the name of a habit ends in that is seen standing as well as sitting."""
@@ -24,5 +22,7 @@ def _of_both(one: Habit) -> tuple[Habit, ...]:
 
 
 HABITS: dict[str, Habit] = {
-    habit.id: habit for one in (*UPPER_BODY, *LOWER_BODY, *FINE) for habit in _of_both(one)
+    habit.id: habit
+    for seen in entries_of(Habit, __package__, "habits.toml").values()
+    for habit in _of_both(seen)
 }

@@ -10,6 +10,7 @@ from dataclasses import dataclass
 
 from ..catalogue import MechanismId
 from ..intake import Demand, PersonLimits
+from ..tables import entries_of
 
 WORTH_SAYING_H = 2.0
 """Hours a day of a task from which its technique is worth a word. Source: house-technique."""
@@ -29,29 +30,8 @@ class Technique:
     asks: frozenset[Demand] = frozenset()
 
 
-TECHNIQUES: tuple[Technique, ...] = (
-    Technique(
-        id="mouse",
-        text="Move the mouse from elbow and shoulder with the wrist still; the hand lies over the mouse, not "
-        "behind it. Scroll with the arm or with a wheel that runs freely.",
-        tasks=("mouse",),
-        mechanism="wrists",
-        asks=frozenset({Demand.SHOULDER}),
-    ),
-    Technique(
-        id="keys",
-        text="Touch the keys lightly with floating hands, and rest between spells, not on the wrists. Give a "
-        "key of its own to what is typed again and again.",
-        tasks=("typing",),
-        mechanism="wrists",
-    ),
-    Technique(
-        id="chair",
-        text="After getting up bring the chair back in, and sit right back against the backrest.",
-        tasks=("typing", "mouse", "reading", "thinking"),
-        mechanism="back",
-        asks=frozenset({Demand.WALKING}),
-    ),
+TECHNIQUES: tuple[Technique, ...] = tuple(
+    entries_of(Technique, __package__, "techniques.toml").values()
 )
 """Every one, in the order in which it is said."""
 

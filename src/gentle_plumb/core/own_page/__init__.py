@@ -5,7 +5,6 @@ from .lengths import LengthDoubt, doubtful_lengths
 from .questions import (
     LENGTHS,
     ROUNDS,
-    STATION,
     Question,
     QuestionKind,
     Round,
@@ -27,30 +26,3 @@ from .triage import (
     triage_check,
     triage_requests,
 )
-
-__all__ = [
-    "HABIT_OF",
-    "LENGTHS",
-    "LEVELS",
-    "ROUNDS",
-    "STATION",
-    "Answers",
-    "Before",
-    "LengthDoubt",
-    "Level",
-    "Question",
-    "QuestionKind",
-    "Reason",
-    "Round",
-    "Section",
-    "Shown",
-    "Verdict",
-    "doubtful_lengths",
-    "questions_before",
-    "questions_of_check",
-    "questions_of_requests",
-    "read_answer",
-    "triage_before",
-    "triage_check",
-    "triage_requests",
-]

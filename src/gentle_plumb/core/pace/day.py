@@ -8,7 +8,6 @@ from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
-from functools import lru_cache
 
 from ..errors import ValueOutOfRange
 from .filling import with_tasks
@@ -67,7 +66,6 @@ class DayRequest:
         return sum(task.minutes for task in self.tasks)
 
 
-@lru_cache(maxsize=256)
 def lay_day(asked: DayRequest) -> tuple[Spell, ...]:
     """Return the day, spell by spell.
 

@@ -16,12 +16,11 @@ which is solved for ``x`` and ``y``.
 from __future__ import annotations
 
 from dataclasses import dataclass
-from functools import lru_cache
 from math import hypot
-from typing import Any, Literal
+from typing import Literal
 
 from .landmarks import LANDMARKS
-from .measures import MEASURES, Measure, Point
+from .measures import MEASURES, Measure
 from .photo import (
     PIXEL,
     ROUGH_HEIGHT_MM,
@@ -155,8 +154,6 @@ def _read(photo: Photo, measure: Measure, facing: int, distance: float | None) -
 def read_photo(photo: Photo) -> PhotoReading:
     """Read everything the points allow.
 
-    The same photograph is read once: what was read lately is remembered.
-
     Parameters
     ----------
     photo : Photo
@@ -167,35 +164,6 @@ def read_photo(photo: Photo) -> PhotoReading:
         A reading for each measure of the view; what misses a point says which.
 
     """
-    said = (
-        photo.id,
-        photo.width,
-        photo.height,
-        photo.view,
-        photo.posture,
-        photo.when,
-        photo.known_mm,
-        photo.camera_mm,
-        photo.fov_deg,
-    )
-    return _read_once(said, tuple(photo.points.items()))
-
-
-@lru_cache(maxsize=512)
-def _read_once(said: tuple[Any, ...], points: tuple[tuple[str, Point], ...]) -> PhotoReading:
-    id, width, height, view, posture, when, known, camera, fov = said
-    photo = Photo(
-        id=id,
-        width=width,
-        height=height,
-        view=view,
-        posture=posture,
-        when=when,
-        known_mm=known,
-        camera_mm=camera,
-        fov_deg=fov,
-        points=dict(points),
-    )
     scale, facing = scale_of(photo), facing_of(photo)
     distance = camera_of(photo, scale)
     chosen = [

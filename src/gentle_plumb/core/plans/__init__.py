@@ -1,12 +1,12 @@
 """Plans: what can be added to a workstation, what it costs, and what it leaves over."""
 
-from .addition import PRICE_LABELS, PRICES, Addition, Price
+from .addition import PRICE_LABELS, Addition, Price
 from .addition_set import AdditionSet, Cost, cost_of, layers_of, with_additions
 from .addition_sets import bases_of, best_additions, height_kit
 from .additions import desk_additions
 from .comfort import comfort_deg
 from .feet_additions import feet_additions
-from .frontier import Frontier, Quality, Worth
+from .frontier import Quality, Worth
 from .height_search import HeightSearch, OwnNumbers
 from .own_offers import offers_of
 from .own_plan import SLOTS, Offer, key_of, own_kit
@@ -26,55 +26,3 @@ from .prices import PAID, Prices, Total, total_price
 from .screen_additions import screen_additions
 from .seat_additions import seat_additions
 from .stacks import STACK_WARNING, Stack, StackAnswer, best_stack, stacks_of
-
-__all__ = [
-    "PAID",
-    "PRICES",
-    "PRICE_LABELS",
-    "RISERS_WARNING",
-    "SLOTS",
-    "STACK_WARNING",
-    "Added",
-    "Addition",
-    "AdditionSet",
-    "Choice",
-    "Cost",
-    "Frontier",
-    "HeightSearch",
-    "Offer",
-    "OwnNumbers",
-    "Plan",
-    "PlanSet",
-    "Price",
-    "Prices",
-    "Quality",
-    "ResidualExcess",
-    "SinglePurchase",
-    "Stack",
-    "StackAnswer",
-    "Total",
-    "Worth",
-    "added_by",
-    "bases_of",
-    "best_additions",
-    "best_stack",
-    "choose",
-    "comfort_deg",
-    "cost_of",
-    "desk_additions",
-    "feet_additions",
-    "height_kit",
-    "key_of",
-    "layers_of",
-    "make_plans",
-    "offers_of",
-    "own_kit",
-    "plan_of",
-    "screen_additions",
-    "seat_additions",
-    "stacks_of",
-    "total_of",
-    "total_price",
-    "what_is_left",
-    "with_additions",
-]

@@ -12,7 +12,8 @@ from dataclasses import dataclass
 from itertools import groupby
 from typing import NamedTuple
 
-from ..fit import SAME_MM, Case
+from ..fit import Case
+from ..tolerances import ROUNDING, SAME_MM
 from .addition_set import AdditionSet, Cost, cost_of
 
 ALIKE_DEG = 0.5
@@ -35,7 +36,7 @@ class Quality(NamedTuple):
 
     def no_worse(self, other: Quality) -> bool:
         """Whether nothing here is worse than there."""
-        return all(mine <= theirs + 1e-9 for mine, theirs in zip(self, other, strict=True))
+        return all(mine <= theirs + ROUNDING for mine, theirs in zip(self, other, strict=True))
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -8,7 +8,8 @@ from typing import Any
 
 from ..catalogue import Tier
 from ..errors import MissingInput
-from ..fit import SAME_MM, Case, Lengths, Solution, elbow_terms, hold, search, stands_too, total
+from ..fit import Case, Lengths, Solution, elbow_terms, hold, search, stands_too, total
+from ..tolerances import SAME_MM
 from ..workstation import Chair, ScreenKind, Settings, Workstation
 from .budget import work_of
 from .comfort import comfort_deg

@@ -83,10 +83,10 @@ def _outdone(one: SinglePurchase, found: list[SinglePurchase]) -> bool:
     return any(
         PRICES[other.price] < PRICES[one.price]
         and not other.lacks.worse_than(one.lacks)
-        and other.removes >= one.removes - SAME_DEG
+        and other.removes >= one.removes - ALIKE_REMOVED_DEG
         for other in found
     )
 
 
-SAME_DEG = 0.05
-"""Less than this apart is the same, degrees. Source: house-repeat."""
+ALIKE_REMOVED_DEG = 0.05
+"""A purchase that removes so little less is as good, degrees: what one shown decimal hides. Source: house-repeat."""

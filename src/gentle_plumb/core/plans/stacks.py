@@ -9,6 +9,7 @@ from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass
 from math import sqrt
 
+from ..tolerances import COST_DECIMALS, ROUNDING
 from ..workstation import Item
 
 MOST_ITEMS = {"seat": 1, "feet": 4}
@@ -78,7 +79,7 @@ def stacks_of(
             one = usable[index]
             for many in range(1, min(left[one.id], most - count) + 1):
                 over = height + many * one.thickness
-                if over > HIGHEST_STACK_MM + 1e-9:
+                if over > HIGHEST_STACK_MM + ROUNDING:
                     break
                 extend(index + 1, [*chosen, (one, many)], count + many, over)
 
@@ -115,7 +116,12 @@ def best_stack(items: Sequence[Item], wanted: float, use: str) -> StackAnswer:
     """
     near = min(
         stacks_of(items, use),
-        key=lambda one: (round(abs(one.height - wanted), 6), one.count, one.sd, one.items),
+        key=lambda one: (
+            round(abs(one.height - wanted), COST_DECIMALS),
+            one.count,
+            one.sd,
+            one.items,
+        ),
         default=None,
     )
     if near is None or wanted <= 0 or abs(near.height - wanted) >= wanted:

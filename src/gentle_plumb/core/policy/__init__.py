@@ -2,7 +2,7 @@
 
 from .bands import JOINT_BANDS, Band, judged_excess
 from .policy import POLICY_RANGES, Policy, ScreenRule, with_values
-from .questions import POLICY_QUESTIONS, PolicyOption, PolicyQuestion
+from .questions import POLICY_QUESTIONS, PolicyQuestion
 from .rule_sets import (
     STANDING,
     RuleSet,
@@ -12,23 +12,3 @@ from .rule_sets import (
     question_of,
     standing_policy_of,
 )
-
-__all__ = [
-    "JOINT_BANDS",
-    "POLICY_QUESTIONS",
-    "POLICY_RANGES",
-    "STANDING",
-    "Band",
-    "Policy",
-    "PolicyOption",
-    "PolicyQuestion",
-    "RuleSet",
-    "ScreenRule",
-    "check_rule_set",
-    "defaults",
-    "judged_excess",
-    "policy_of",
-    "question_of",
-    "standing_policy_of",
-    "with_values",
-]

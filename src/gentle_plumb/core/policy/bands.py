@@ -4,17 +4,11 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-SAME = 1e-6
-"""What the last bits of a sum may differ by; both ends of a band belong to it. Source: geometry."""
-
-
-TOLERANCE = 0.5
-"""Half a millimetre, degree or per cent outside a band is within it: it is what rounding takes from the
-number that is shown, and less than a tape or a hand can tell. Source: house-repeat."""
+from ..tolerances import END_ROUNDING, SAME_SHOWN
 
 
 def judged_excess(value: float, low: float | None, high: float | None) -> float:
-    """How far a value lies outside a band, signed; 0 inside and within :data:`TOLERANCE` of it.
+    """How far a value lies outside a band, signed; 0 inside and within half a unit, which is what rounding takes from the number that is shown of it.
 
     Parameters
     ----------
@@ -29,9 +23,9 @@ def judged_excess(value: float, low: float | None, high: float | None) -> float:
     (0.0, 1.0)
 
     """
-    if low is not None and value < low - TOLERANCE:
+    if low is not None and value < low - SAME_SHOWN:
         return value - low
-    return value - high if high is not None and value > high + TOLERANCE else 0.0
+    return value - high if high is not None and value > high + SAME_SHOWN else 0.0
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -43,9 +37,9 @@ class Band:
 
     def excess(self, value: float) -> float:
         """How far outside, signed: negative under the band, positive over it, 0 inside."""
-        if value < self.low - SAME:
+        if value < self.low - END_ROUNDING:
             return value - self.low
-        return value - self.high if value > self.high + SAME else 0.0
+        return value - self.high if value > self.high + END_ROUNDING else 0.0
 
 
 JOINT_BANDS: dict[str, Band] = {

@@ -19,6 +19,7 @@ from __future__ import annotations
 from math import asin, atan2, cos, degrees, radians, sin
 
 from ..errors import OutOfReach
+from ..tolerances import ROUNDING
 
 HIP_SHARE = 0.6
 """Hip joint above the seat, as a share of thigh clearance. Source: house-chain."""
@@ -123,7 +124,7 @@ def thigh_slope_deg(
     -2.39
 
     """
-    if seat >= legs - margin - 1e-9:
+    if seat >= legs - margin - ROUNDING:
         return wanted  # flat feet, or feet that hang: the thighs lie as they are meant to
     over = seat - level
     if over < 0:

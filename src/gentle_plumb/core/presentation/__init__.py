@@ -9,66 +9,11 @@ from .money import Money, cost_text
 from .movements import MovementView, ProgrammeView, programme_view
 from .moves import MoveView, StackView, move_views, stack_view
 from .offers import OfferView, offer_views
-from .origins import age_words, elsewhere_text, origin_text
+from .origins import elsewhere_text
 from .pair import PairView, pair_view
 from .plans import PlanView, PurchaseView, plan_view, plan_views
 from .row_parts import apart_text, chosen_otherwise, plain, terms_words, value_text
 from .rows import RowView, chance_in_band, row_view
 from .settle import SettleView, settle_view, settles_at
-from .states import StateView, state_view
-from .working_day import DayView, RhythmView, day_view, rhythm_of, rhythm_views
-
-__all__ = [
-    "ActionView",
-    "CauseView",
-    "DayView",
-    "GazeView",
-    "JointView",
-    "LaptopView",
-    "Money",
-    "MoveView",
-    "MovementView",
-    "OfferView",
-    "PairView",
-    "PlanView",
-    "ProgrammeView",
-    "PurchaseView",
-    "RhythmView",
-    "RowView",
-    "SettleView",
-    "StackView",
-    "StateView",
-    "ZoneView",
-    "action_text",
-    "action_views",
-    "age_words",
-    "apart_text",
-    "cause_views",
-    "chance_in_band",
-    "chosen_otherwise",
-    "cost_text",
-    "day_view",
-    "elsewhere_text",
-    "gaze_views",
-    "hard_limit_words",
-    "joint_views",
-    "laptop_views",
-    "move_views",
-    "offer_views",
-    "origin_text",
-    "pair_view",
-    "plain",
-    "plan_view",
-    "plan_views",
-    "programme_view",
-    "rhythm_of",
-    "rhythm_views",
-    "row_view",
-    "settle_view",
-    "settles_at",
-    "stack_view",
-    "state_view",
-    "terms_words",
-    "value_text",
-    "zone_views",
-]
+from .states import StateView
+from .working_day import DayView, RhythmView, day_view, rhythm_views

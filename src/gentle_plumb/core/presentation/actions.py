@@ -6,7 +6,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 from ..actions import DONE_DEG, DONE_MM, KINDS, WHEN, WHO, Action, ActionKind, ActionState
-from ..catalogue import DATUM_WORDS, NUDGE, NUDGES, QUANTITIES, Quantity, SetGroup
+from ..catalogue import DATUM_WORDS, NUDGE, QUANTITIES, Quantity, SetGroup
 from ..findings import Cause
 from ..fit import TAPE_MM, Posture
 from ..intake import REGIONS
@@ -200,12 +200,12 @@ def _nudges(action: Action, unit: LengthUnit) -> list[NudgeView]:
     if not quantity.own_number:
         return []
     found = []
-    for nudge in NUDGES.get(quantity.key, ()):
-        by = nudge.sign * NUDGE[quantity.unit]
-        words = quantity.more if nudge.sign > 0 else quantity.less
+    for reason, sign in quantity.nudges.items():
+        by = sign * NUDGE[quantity.unit]
+        words = quantity.more if sign > 0 else quantity.less
         found.append(
             NudgeView(
-                reason=nudge.reason,
+                reason=reason,
                 by=f"{words.lower()} by {say_amount(quantity, abs(by), unit)}",
                 typed=say_amount(quantity, action.to_value + by, unit),
             )

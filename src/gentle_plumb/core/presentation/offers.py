@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from ..plans import SLOTS, Offer
+from ..tolerances import SAME_SHOWN
 from ..units import LengthUnit
 from ..words import say_length
 from .money import NO_MONEY, Money, price_text
@@ -45,7 +46,7 @@ def offer_views(
             price=price_text(one.price, money),
             temporary=one.temporary,
             taken=one.taken,
-            removes=both_text(one.removes, one.minutes) if one.removes >= 0.5 else None,
+            removes=both_text(one.removes, one.minutes) if one.removes >= SAME_SHOWN else None,
             left=f"{one.left:.0f}°",
         )
         for one in offers

@@ -8,6 +8,7 @@ from dataclasses import dataclass
 from ..catalogue import QUANTITIES, Tier
 from ..fit import UNREACHABLE_DEG
 from ..plans import Added, Plan, PlanSet, ResidualExcess, SinglePurchase, total_price
+from ..tolerances import SAME_SHOWN
 from ..units import LengthUnit, format_length
 from ..words import say_addition, say_amount, say_minutes
 from ..workstation import Settings, Span
@@ -110,11 +111,7 @@ def over_text(over: float, untold: Sequence[str]) -> str:
     """
     if not untold:
         return f"{over:.0f}° left"
-    return f"{over:.0f}° left, of what is known" if over >= WORTH_SAYING_DEG else "not known"
-
-
-WORTH_SAYING_DEG = 0.5
-"""Less than this rounds to nothing, degrees. Source: house-repeat."""
+    return f"{over:.0f}° left, of what is known" if over >= SAME_SHOWN else "not known"
 
 
 def label_of(label: str, span: Span | None, unit: LengthUnit) -> str:
@@ -135,7 +132,7 @@ def _added(one: Added, unit: LengthUnit, money: Money) -> AddedView:
         does=one.does,
         price=price_text(one.price, money),
         temporary=one.temporary,
-        removes=both_text(one.removes, one.minutes) if one.removes >= 0.5 else None,
+        removes=both_text(one.removes, one.minutes) if one.removes >= SAME_SHOWN else None,
         mends="needed so that all fits" if one.mends and one.removes < 0.5 else "",
         height=height,
     )
@@ -176,7 +173,7 @@ def _settings(settings: Settings | None, unit: LengthUnit) -> list[SetAt]:
         for quantity in QUANTITIES.values()
         if quantity.on_card
         and (value := settings.get(quantity.key)) is not None
-        and not (quantity.key == "footrest" and not value)
+        and not (quantity.zero_is_none and not value)
     ]
 
 

@@ -9,9 +9,10 @@ from typing import Literal
 
 from ..body import DIMENSIONS, Body
 from ..catalogue import QUANTITIES
-from ..fit import NO_LIMIT, SAME_MM, TAPE_MM, FitRow, terms_parts
+from ..fit import NO_LIMIT, TAPE_MM, FitRow, terms_parts
 from ..policy import POLICY_QUESTIONS, STANDING, RuleSet, defaults, question_of
 from ..record import Record
+from ..tolerances import SAME_MM, SAME_SHOWN
 from ..units import NO_BREAK, LengthUnit, format_length
 from ..words import bare_amount, say_change, say_degrees
 from .origins import origin_text
@@ -122,13 +123,9 @@ def _sum_and_parts(row: FitRow, unit: LengthUnit) -> tuple[str, str]:
     parts = ", ".join(
         f"{plain(term.value)}{sign} {term.label}"
         for term in row.terms
-        if len(row.terms) == 1 or abs(term.value) >= SMALLEST_TERM
+        if len(row.terms) == 1 or abs(term.value) >= SAME_SHOWN
     )
     return f"{plain(row.target or 0.0)}{sign}", parts
-
-
-SMALLEST_TERM = 0.5
-"""A term of less is not said, degrees or per cent. Source: house-repeat."""
 
 
 def terms_words(row: FitRow, unit: LengthUnit) -> str | None:
@@ -144,10 +141,6 @@ def made_of(row: FitRow, unit: LengthUnit) -> str | None:
     return _sum_and_parts(row, unit)[1] if row.terms else None
 
 
-LEAST_SHARE = 0.5
-"""A dimension that adds less to a target's error is told without a number, mm. Source: house-repeat."""
-
-
 def inputs_of(
     row: FitRow, body: Body, record: Record, unit: LengthUnit, today: date
 ) -> list[Input]:
@@ -161,7 +154,7 @@ def inputs_of(
             if row.unit == "deg"
             else (f"± {format_length(2 * share, unit, with_unit=True)}")
         )
-        if 2 * share < LEAST_SHARE:
+        if 2 * share < SAME_MM:
             adds = "negligible"
         found.append(
             Input(

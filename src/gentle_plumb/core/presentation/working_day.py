@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from typing import Literal
 
@@ -228,8 +227,3 @@ def _tips(totals: DayTotals, day: WorkingDay, person: PersonLimits) -> list[str]
     if totals.stand and not day.desk_stands and day.elsewhere != Elsewhere.NO:
         found.append(say(f"day.elsewhere_{day.elsewhere}"))
     return found + [one.says for one in person.in_force if one.limit.of_the_day]
-
-
-def rhythm_of(views: Sequence[RhythmView], id: str | None) -> RhythmView | None:
-    """Return a rhythm by name, if it can be kept."""
-    return next((one for one in views if one.id == id and one.possible), None)

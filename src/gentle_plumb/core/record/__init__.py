@@ -6,11 +6,11 @@ from .fields import (
     FIELDS,
     STEPS,
     Field,
+    FieldFacts,
     SpanField,
     StepId,
     Value,
     When,
-    family_of,
     field_of,
     step_of,
 )
@@ -20,29 +20,3 @@ from .reading import read_typed
 from .record import Record
 from .shelf import SHELF, ShelfKind
 from .writing import as_kept, typed_of
-
-__all__ = [
-    "FAMILIES",
-    "FIELDS",
-    "PIECES",
-    "SHELF",
-    "STEPS",
-    "Field",
-    "Piece",
-    "Record",
-    "ShelfKind",
-    "SpanField",
-    "StepId",
-    "Value",
-    "When",
-    "as_kept",
-    "check_range",
-    "family_of",
-    "field_of",
-    "fields",
-    "other_end",
-    "paths_of",
-    "read_typed",
-    "step_of",
-    "typed_of",
-]

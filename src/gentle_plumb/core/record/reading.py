@@ -8,6 +8,7 @@ from datetime import date
 from ..body import TWINS
 from ..errors import AmbiguousValue, UnknownName, UnreadableValue, ValueOutOfRange
 from ..plain_text import check_text
+from ..tolerances import END_ROUNDING, ROUNDING
 from ..units import (
     LengthUnit,
     format_length,
@@ -31,7 +32,7 @@ _OTHER_POSTURE: dict[str, Field[float]] = {
 
 def _fits(field: Field[object], value: float) -> bool:
     low, high = field.low, field.high
-    return low is None or high is None or low - 1e-9 <= value <= high + 1e-9
+    return low is None or high is None or low - ROUNDING <= value <= high + ROUNDING
 
 
 def _in_range(
@@ -89,7 +90,7 @@ def _length(field: Field[object], typed: str, text: str, unit: LengthUnit) -> fl
         if not suits:
             raise
         raise _ambiguous(field, typed, unit, tuple(suits)) from None
-    others = tuple(meant for meant, mm in suits.items() if abs(mm - value) > 1e-6)
+    others = tuple(meant for meant, mm in suits.items() if abs(mm - value) > END_ROUNDING)
     # only a fraction without its inch can be read in two ways that are both near at hand
     inch = others and re.fullmatch(r"[\d\s]*\d/\d+", text) is not None
     if inch and _fits(field, value):

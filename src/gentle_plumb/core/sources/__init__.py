@@ -4,11 +4,31 @@ A *published* source is a standard or a book; a *house* value is this project's 
 and says why it was chosen. Rules, targets and tables name these keys only.
 """
 
-from .house_fit import HOUSE_FIT
-from .house_visit import HOUSE_VISIT
-from .published import PUBLISHED
-from .source import Source
+from __future__ import annotations
 
-SOURCES: dict[str, Source] = {**PUBLISHED, **HOUSE_FIT, **HOUSE_VISIT}
+from dataclasses import dataclass
+from typing import Literal
 
-__all__ = ["SOURCES", "Source"]
+from ..tables import csv_table, entry
+
+
+@dataclass(frozen=True, kw_only=True)
+class Source:
+    """One origin of a constant."""
+
+    key: str
+    kind: Literal["published", "house", "geometry"]
+    title: str
+    note: str
+
+
+SOURCES: dict[str, Source] = {
+    line["key"]: entry(Source, line, f"sources.csv: {line['key']}", {})
+    for line in csv_table(__name__, "sources.csv")
+}
+"""What is known of the origin of a constant."""
+
+
+def source_key(key: str) -> str:
+    """A key, if there is such a source; raises KeyError."""
+    return SOURCES[key].key

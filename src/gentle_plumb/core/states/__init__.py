@@ -13,24 +13,3 @@ from .states import (
     settings_set,
     states_of,
 )
-
-__all__ = [
-    "CARRIED_BY",
-    "LEAST_DEG",
-    "LEFT_ALONE",
-    "MEASURED",
-    "NOT_THERE",
-    "SILENT",
-    "Known",
-    "PieceState",
-    "StateKind",
-    "StateSources",
-    "States",
-    "StepAnswers",
-    "answers_of",
-    "given_by",
-    "keys_not_measured",
-    "least_change",
-    "settings_set",
-    "states_of",
-]

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from ..catalogue import QUANTITIES
 from ..record import Record, fields
 
 
@@ -10,11 +11,10 @@ def is_there(record: Record, key: str) -> bool | None:
 
     Only what may well be missing is asked about: a footrest and a screen. Chair, desk and keys are there.
     """
-    if key == "footrest":
+    missing = QUANTITIES[key].there if key in QUANTITIES else ""
+    if missing == "footrest":
         return _footrest(record)
-    if key in ("screen_top", "distance", "tilt", "scale", "screen_bearing"):
-        return _screen(record)
-    return True
+    return _screen(record) if missing == "screen" else True
 
 
 def _footrest(record: Record) -> bool | None:

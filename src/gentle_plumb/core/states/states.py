@@ -192,9 +192,10 @@ def _kind(sources: StateSources, row: FitRow, said: StepAnswers, left: float | N
         return StateKind.NOT_RECORDED if row.found is None else StateKind.AS_FOUND
     if stays:
         return StateKind.AS_FOUND
-    if there is None and row.key == "footrest" and not _carried(sources, row):
+    may_be_missing = QUANTITIES[row.key].there == "footrest"
+    if there is None and may_be_missing and not _carried(sources, row):
         return StateKind.TO_GET if row.setting else StateKind.NOT_PRESENT
-    unseen = there is None and row.found is None and row.key != "footrest"
+    unseen = there is None and row.found is None and not may_be_missing
     return StateKind.NOT_RECORDED if unseen else StateKind.TARGET
 
 

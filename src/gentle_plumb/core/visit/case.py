@@ -16,10 +16,10 @@ from ..fit import (
     with_declared,
     within_limits,
 )
-from ..memoize import interned
 from ..policy import Policy, RuleSet, policy_of, standing_policy_of, with_values
 from ..record import Field, Record, fields
 from ..record.fields.ask import Eyewear
+from ..reuse import Reuse
 from ..workstation import (
     LAPTOP_PICTURE_HEIGHT_MM,
     ChairKind,
@@ -54,6 +54,7 @@ def case_from(
     measuring: Measuring = HOUSE,
     practice: RuleSet | None = None,
     as_of: date | None = None,
+    reuse: Reuse | None = None,
 ) -> Case:
     """Return the case that the record makes. Nothing missing is filled in.
 
@@ -63,6 +64,7 @@ def case_from(
     Progressive and bifocal lenses count as read through their lower part until somebody has
     looked and said no.
     """
+    reuse = reuse or Reuse()
     ask, station = fields.ask, workstation_from(record)
     bundles = practice or {}, chosen_policies(record)
     person = limits_of(record, wheelchair=station.chair.kind == ChairKind.WHEELCHAIR, as_of=as_of)
@@ -77,8 +79,8 @@ def case_from(
         up = replace(up, surface=found.surface)  # a desk that can't move stands there for both
     computer = record[ask.eyewear] == Eyewear.COMPUTER
     case = Case(
-        body=interned(body_from(record, sex, measuring)),
-        workstation=interned(hung_on_wall(station, found, up)),
+        body=reuse.equal(body_from(record, sex, measuring)),
+        workstation=reuse.equal(hung_on_wall(station, found, up)),
         found_seated=found,
         declared=declared,
         found_standing=up,
@@ -87,16 +89,17 @@ def case_from(
         mat=_mat(record),
         lower_lens=_lens(record),
         standing_hours=record[ask.standing_hours],
-        policy=interned(policy),
+        policy=reuse.equal(policy),
         standing_policy=standing if standing != policy else None,
         eyewear=record[ask.eyewear],
         sharp=(record[ask.sharp_near], record[ask.sharp_far]) if computer else (None, None),
         settle=record[fields.work.settle] or 0.0,
         writing_hand=record[ask.writing_hand],
         hours={task: spent for task in TASKS if (spent := record[ask.hours[task]]) is not None},
-        details=interned(_details(record)),
+        details=reuse.equal(_details(record)),
         use=record[fields.places.at(fields.places.MAIN).use] or PlaceUse.BOTH,
         person=person,
+        reuse=reuse,
         hurts=any(record[one.strength] for one in fields.ask.discomfort.values()),
     )
     return as_it_will_lean(case)

@@ -11,6 +11,7 @@ from ..catalogue import JOINTS
 from ..errors import MissingInput
 from ..fit import (
     DECIDING,
+    USUAL_DISTANCE_MM,
     Case,
     FitResult,
     Joint,
@@ -104,7 +105,7 @@ def _for_setting(case: Case, fit: PostureFit, joint: Joint) -> Iterator[str]:
     eyes: list[Callable[[], object]] = [
         lambda: (eye_terms if seated else standing_eye_terms)(body, at),
         lambda: distance_terms(body, at),
-        lambda: top_band(at, 600.0),
+        lambda: top_band(at, USUAL_DISTANCE_MM),
     ]
     needs = {"elbow": hands, "knee": legs, "neck": eyes}[joint.joint]
     if seated and not case.seat_stays and joint.joint != "knee":

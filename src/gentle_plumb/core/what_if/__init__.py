@@ -3,33 +3,6 @@
 from .analyse import analyse_visit
 from .analysis import VisitAnalysis
 from .changes import SettingChange, day_strain, moved_by_what_stands, setting_changes
-from .serialization import (
-    JsonWhatIfSession,
-    request_from_json,
-    to_jsonable,
-    visit_input_from_json,
-    visit_input_to_json,
-)
+from .serialization import JsonWhatIfSession, to_jsonable, visit_input_to_json
 from .session import WhatIfRequest, WhatIfResult, WhatIfSession, as_found
 from .visit_input import VisitInput, at_place, case_of
-
-__all__ = [
-    "JsonWhatIfSession",
-    "SettingChange",
-    "VisitAnalysis",
-    "VisitInput",
-    "WhatIfRequest",
-    "WhatIfResult",
-    "WhatIfSession",
-    "analyse_visit",
-    "as_found",
-    "at_place",
-    "case_of",
-    "day_strain",
-    "moved_by_what_stands",
-    "request_from_json",
-    "setting_changes",
-    "to_jsonable",
-    "visit_input_from_json",
-    "visit_input_to_json",
-]

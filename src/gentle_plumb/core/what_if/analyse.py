@@ -68,7 +68,9 @@ def analyse_visit(
         plain = aimed_settings(case)
         computed = plain.seated, plain.standing or Settings()
     shown = photos_from(record, given.photos) if judged else ()
-    read: Sequence[PhotoReading] = [read_photo(one) for one in shown]
+    read: Sequence[PhotoReading] = [
+        given.reuse.last(2, (read_photo, one.id), read_photo, one) for one in shown
+    ]
     states = states_of(
         StateSources(
             record=record,

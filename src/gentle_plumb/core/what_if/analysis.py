@@ -4,15 +4,13 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 from dataclasses import dataclass, replace
-from typing import Any
 
 from ..actions import Action, ActionSources, actions_of, height_now
 from ..assessment import VisitAssessment
 from ..catalogue import QUANTITIES, Tier
 from ..drawing import Scene, SceneRequest, draw_scene
 from ..findings import Causes, Facts, Finding, Strain, causes_of, strain_by_region
-from ..fit import Case, FitResult, FitRow, working_order
-from ..memoize import memoize_last
+from ..fit import Case, FitResult, working_order
 from ..movements import Programme
 from ..observation import techniques_for
 from ..photo import PhotoReading
@@ -72,7 +70,10 @@ class VisitAnalysis:
             record = Record({path: value for path, value in values if path in IN_BRIEF})
         offset = display_offset(self.given.record)
         return [
-            _row_view(
+            self.given.reuse.last(
+                2,
+                (row_view, row.posture, row.key),
+                row_view,
                 row,
                 self.case,
                 record,
@@ -182,13 +183,6 @@ class VisitAnalysis:
             behind=(behind.case, behind.stands) if behind is not None else None,
             layers=layers_of(self.kit, self.bare.workstation.items),
         )
-
-
-def _which(row: FitRow, *_: Any, **__: Any) -> tuple[str, str]:
-    return row.posture, row.key
-
-
-_row_view = memoize_last(2, by=_which)(row_view)
 
 
 IN_BRIEF = frozenset(

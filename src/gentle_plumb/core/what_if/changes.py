@@ -7,19 +7,17 @@ from dataclasses import dataclass, replace
 from ..assessment import Assessment
 from ..findings import Finding, effect_of
 from ..fit import AimedSettings, FitResult, FitRow, Posture, PostureFit
-from ..memoize import memoize_last
 from ..plans import total_of, what_is_left
 from ..presentation import apart_text, hard_limit_words, value_text
 from ..record import Field, fields
+from ..reuse import Reuse
 from ..states import StateKind, least_change
+from ..tolerances import SAME_DEG, SAME_MM
 from ..units import LengthUnit
 from ..words import say_change, say_degrees, say_joint, unit_of
 from .analysis import VisitAnalysis
 
 POSTURES: tuple[Posture, Posture] = ("seated", "standing")
-LEAST_MOVE_MM, LEAST_MOVE_DEG = 0.5, 0.5
-"""Less than this has not moved. Source: house-repeat."""
-
 FOUND_AT: dict[Posture, dict[str, Field[float]]] = {
     "seated": {
         key: field
@@ -65,8 +63,7 @@ def off_in(through: VisitAnalysis) -> dict[str, Finding]:
     }
 
 
-@memoize_last(4)
-def _errors_of(was: PostureFit, now: PostureFit) -> PostureFit:
+def _with_errors_of(was: PostureFit, now: PostureFit) -> PostureFit:
     old = {row.key: row for row in was.rows}
     return replace(
         now,
@@ -79,12 +76,12 @@ def _errors_of(was: PostureFit, now: PostureFit) -> PostureFit:
     )
 
 
-def carry_over_uncertainty(before: FitResult, after: FitResult) -> FitResult:
+def carry_over_uncertainty(before: FitResult, after: FitResult, reuse: Reuse) -> FitResult:
     """The later result with the earlier one's errors: settings that are tried don't change them."""
     return replace(
         after,
-        seated=_errors_of(before.seated, after.seated),
-        standing=_errors_of(before.standing, after.standing),
+        seated=reuse.last(4, "seated", _with_errors_of, before.seated, after.seated),
+        standing=reuse.last(4, "standing", _with_errors_of, before.standing, after.standing),
     )
 
 
@@ -106,7 +103,7 @@ def _settings_off(assessed: Assessment, unit: LengthUnit) -> list[FindingSummary
     found = []
     for state in assessed.settings:
         quantity, excess = state.quantity, state.excess
-        if not excess or not quantity.judged or abs(excess) < LEAST_MOVE_MM:
+        if not excess or not quantity.judged or abs(excess) < SAME_MM:
             continue
         effect = effect_of(assessed, state)
         if effect is None:
@@ -187,7 +184,7 @@ def setting_changes(before: FitResult, after: FitResult, unit: LengthUnit) -> li
         angles = {joint.joint: joint for joint in was.joints_set}
         for joint in now.joints_set:
             then = angles[joint.joint].angle
-            if then is None or joint.angle is None or abs(joint.angle - then) < LEAST_MOVE_DEG:
+            if then is None or joint.angle is None or abs(joint.angle - then) < SAME_DEG:
                 continue
             if posture == "standing" and joint.joint == "upper_arm":
                 continue
@@ -225,7 +222,7 @@ def moved_by_what_stands(through: VisitAnalysis, unit: LengthUnit) -> list[Setti
 
 def _row_moved(old: FitRow | None, row: FitRow, unit: LengthUnit) -> SettingChange | None:
     was = old.setting if old is not None else None
-    if row.setting is None or was is None or abs(row.setting - was) < LEAST_MOVE_MM:
+    if row.setting is None or was is None or abs(row.setting - was) < SAME_MM:
         return None
     if row.key == "desk_depth":
         return None

@@ -176,7 +176,8 @@ class WhatIfSession:
         )
         before = self._compared_with(request.against or {}, request.unit)
         if request.brief:
-            through = replace(through, result=carry_over_uncertainty(before.result, through.result))
+            result = carry_over_uncertainty(before.result, through.result, given.reuse)
+            through = replace(through, result=result)
         over, minutes = residual_strain(through)
         now, then = {}, {}
         if not request.brief:

@@ -6,9 +6,9 @@ from dataclasses import dataclass, replace
 
 from ..catalogue import Tier
 from ..fit import Case
-from ..memoize import memoize_last
 from ..plans import Choice, OwnNumbers, choose, with_additions
 from ..record import fields
+from ..reuse import reuse_last
 from ..workstation import Settings
 from .visit_input import VisitInput, case_of
 
@@ -36,7 +36,7 @@ OWN_SETTINGS = frozenset(
 """What the case and its additions don't depend on."""
 
 
-@memoize_last(4)
+@reuse_last(4)
 def taken_plan(given: VisitInput, own: OwnNumbers, brief: bool) -> TakenPlan:
     """Return the case of a visit with the additions of its plan; worked out once for each."""
     bare = replace(case_of(given), uncertain=not brief)

@@ -12,6 +12,7 @@ from ..plans import Prices
 from ..policy import RuleSet
 from ..presentation import Money
 from ..record import Record, Value, fields
+from ..reuse import Reuse
 from ..visit import HOUSE, Measuring, PhotoFile, case_from, values_at
 
 
@@ -21,7 +22,8 @@ class VisitInput:
 
     ``values`` is what was entered, by path; ``practice`` what the practice had chosen when the
     visit began, ``prices`` its sums for price classes; ``place`` which of its places the values are of,
-    ``as_of`` the day by which a cleared limit is lifted.
+    ``as_of`` the day by which a cleared limit is lifted. ``reuse`` keeps what was worked out, for every try
+    and place of this visit.
     """
 
     values: Mapping[str, Value]
@@ -33,6 +35,7 @@ class VisitInput:
     prices: Prices = Prices()
     place: str = fields.places.MAIN
     as_of: date | None = None
+    reuse: Reuse = field(default_factory=Reuse, compare=False, repr=False)
 
     @property
     def money(self) -> Money:
@@ -59,4 +62,5 @@ def case_of(given: VisitInput) -> Case:
         measuring=given.measuring,
         practice=given.practice,
         as_of=given.as_of,
+        reuse=given.reuse,
     )

@@ -16,25 +16,3 @@ from .numbers import (
     unit_of,
     with_unit,
 )
-
-__all__ = [
-    "CLIENT_NUMBERS",
-    "ENGLISH",
-    "NUMBER_WORDS",
-    "Messages",
-    "Misplaced",
-    "bare_amount",
-    "invalid_at",
-    "invalid_text",
-    "say",
-    "say_addition",
-    "say_amount",
-    "say_change",
-    "say_degrees",
-    "say_joint",
-    "say_length",
-    "say_minutes",
-    "say_percent",
-    "unit_of",
-    "with_unit",
-]

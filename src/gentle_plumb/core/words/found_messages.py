@@ -21,5 +21,5 @@ FOUND_MESSAGES: dict[str, str] = {
     "thighs.lacking": "No setting leaves room: a thinner top or a raised desk is needed first.",
     "thighs.lacking_tray": "No setting leaves room while the tray is there: take it off first.",
     "thighs.tray_off": "Take the keyboard tray off.",
-    "setting.tray_off": "The keys stand on the desk once the tray is off.",
+    "setting.desk_taken_away": "The keys stand on the desk once the tray is off.",
 }

@@ -8,7 +8,7 @@ STATE_MESSAGES: dict[str, str] = {
     "plan.no_thickness": "Room for the thighs is not checked: the desk's thickness is not recorded.",
     "plan.laptop_keys": "Assumes that the laptop's keys are 2 cm high: not measured.",
     "plan.usual_footrest": "Assumes that the footrest goes as low and as high as an everyday one.",
-    "setting.stand_off": "Take away what it stands on first.",
+    "setting.screen_taken_away": "Take away what it stands on first.",
     "standing.does_not_fit": "No work standing here: the heights do not fit.",
     "seating.own": "Part of the client's own seating: changes go through their therapist.",
     "seat.own": "The client's own seating is never moved: surface, keys and screen come to it.",

@@ -7,6 +7,7 @@ from math import atan, cos, sin
 from typing import Literal
 
 from ..choices import Hand
+from ..units import MM_PER
 from .kinds import (
     BACKLESS,
     ArmrestKind,
@@ -42,7 +43,6 @@ LAPTOP_KEYS_MM = 20.0
 """Thickness of a laptop at its home row where it is not recorded, mm. Source: house-laptop."""
 ARMREST_BACK_MM, ARMREST_FRONT_MM = 130.0, 380.0
 """Where an armrest's pad begins and ends before the backrest, mm. Source: house-armrest."""
-MM_PER_INCH = 25.4
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -190,7 +190,7 @@ class Screen:
         [531, 299]
         """
         angle = atan(1 / aspect.ratio)
-        diagonal = diagonal_in * MM_PER_INCH
+        diagonal = diagonal_in * MM_PER["in"]
         return diagonal * cos(angle), diagonal * sin(angle)
 
     @property

@@ -7,6 +7,7 @@ from functools import cached_property
 from math import floor
 
 from ..errors import ValueOutOfRange
+from ..tolerances import END_ROUNDING, ROUNDING
 
 LEAST_STEP = 1.0
 """The finest step of a piece, mm or degrees. Source: house-repeat."""
@@ -56,9 +57,9 @@ class Span:
     @cached_property
     def _steps(self) -> tuple[float, ...]:
         assert self.step is not None
-        steps = floor((self.high - self.low) / self.step + 1e-9)
+        steps = floor((self.high - self.low) / self.step + ROUNDING)
         found = [self.low + index * self.step for index in range(steps + 1)]
-        if self.high - found[-1] > 1e-6:
+        if self.high - found[-1] > END_ROUNDING:
             found.append(self.high)
         return tuple(found)
 
@@ -71,7 +72,7 @@ class Span:
         near = min(self.high, max(self.low, value))
         if self.step is None or self.fixed:
             return near
-        under = self.low + floor((near - self.low) / self.step + 1e-9) * self.step
+        under = self.low + floor((near - self.low) / self.step + ROUNDING) * self.step
         over = min(self.high, under + self.step)
         return under if near - under <= over - near else over
 
@@ -81,8 +82,8 @@ class Span:
         if self.step is not None and not self.fixed and top < self.high:
             if top < self.low:
                 return None
-            top = self.low + floor((top - self.low) / self.step + 1e-9) * self.step
-        return top if top >= max(self.low, low) - 1e-9 else None
+            top = self.low + floor((top - self.low) / self.step + ROUNDING) * self.step
+        return top if top >= max(self.low, low) - ROUNDING else None
 
     def raised(self, by: Span) -> Span:
         """What stands on another piece: the range of both together.

@@ -17,6 +17,7 @@ from pydantic import ValidationError
 
 from ...core.body import DIMENSIONS, SEXES, resolve_readings
 from ...core.choices import one_of
+from ...core.units import MM_PER
 from ...core.words import invalid_at
 from ...services.models import MeasurementSheet
 from .about import ABOUT, READINGS, WHOLE, Read, dimensions_in, mm_of
@@ -31,7 +32,9 @@ TYPED = "urn:gentle-plumb:typed"
 UCUM, LOINC = "http://unitsofmeasure.org", "http://loinc.org"
 LOINC_CODES = {"stature": ("8302-2", "Body height")}
 """LOINC codes of dimensions that have one. Source: loinc."""
-UCUM_MM = {"mm": 1.0, "cm": 10.0, "m": 1000.0, "[in_i]": 25.4, "[ft_i]": 304.8}
+UCUM_CODES = {"in": "[in_i]", "ft": "[ft_i]"}
+"""UCUM codes of units that are written otherwise. Source: ucum."""
+UCUM_MM = {UCUM_CODES.get(unit, unit): mm for unit, mm in MM_PER.items()}
 """UCUM lengths that are read, in mm. Source: ucum."""
 LENGTHS = (*READINGS, "kept_at", "heel")
 

@@ -3,13 +3,3 @@
 from .entrances import Door, EntranceService, MadeDoor
 from .ports import ClientAccesses, OneTimeLinks
 from .restricted import HIDDEN, AccessService
-
-__all__ = [
-    "HIDDEN",
-    "AccessService",
-    "ClientAccesses",
-    "Door",
-    "EntranceService",
-    "MadeDoor",
-    "OneTimeLinks",
-]

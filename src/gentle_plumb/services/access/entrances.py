@@ -12,12 +12,23 @@ from uuid import UUID, uuid4, uuid5
 
 from ..account_ports import Accounts
 from ..accounts import AccountService, token_hash
-from ..errors import AlreadyThere, LockedOut, NotAllowed, NotFound
-from ..models import DoorKind, LetterOut, Member, OneTimeLink, Practice, Role, StaffLetter
+from ..errors import AlreadyThere, NotFound
+from ..models import (
+    DoorKind,
+    LetterOut,
+    Member,
+    OneTimeLink,
+    OneTimeLinkView,
+    Practice,
+    Role,
+    StaffLetter,
+    WaitingLink,
+    view_of,
+)
 from ..passwords import check_password
 from ..ports import Clock
 from ..sending import MailSender, hand_over
-from ..throttle import counted_by
+from ..throttle import Attempts
 from .ports import OneTimeLinks
 
 LASTS: dict[DoorKind, timedelta] = {"invitation": timedelta(days=7), "reset": timedelta(hours=1)}
@@ -43,7 +54,7 @@ _SAYS: dict[DoorKind, tuple[str, str]] = {
 class MadeDoor:
     """A link just made; ``url`` is told only where no mail server is set up to carry it."""
 
-    link: OneTimeLink
+    link: OneTimeLinkView
     mailed: bool
     url: str
 
@@ -92,24 +103,26 @@ class EntranceService:
 
         Owners only; raises NotAllowed, AlreadyThere for an address that signs in already.
         """
-        if by.role != "owner":
-            raise NotAllowed("Only an owner can invite people.")
         address = email.strip().lower()
         if self._accounts.member_by_email(address) is not None:
             raise AlreadyThere("This email is already in use.")
         link, url = self._made("invitation", practice, address, name, base, by=by.name)
         return self._sent(replace(link, title=title, role=role), url)
 
-    def invitations(self, by: Member) -> list[tuple[OneTimeLink, StaffLetter | None]]:
-        """Links that wait, with how far their letter has got; owners only, raises NotAllowed."""
-        if by.role != "owner":
-            raise NotAllowed("Only an owner sees who is invited.")
-        return self._links.waiting(by.practice_id, self._clock())
+    def invitations(self, by: Member) -> list[WaitingLink]:
+        """Links that wait, with how far their letter has got."""
+        return [
+            view_of(
+                WaitingLink,
+                link,
+                letter=letter.state if letter else "",
+                trouble=letter.trouble if letter else "",
+            )
+            for link, letter in self._links.waiting(by.practice_id, self._clock())
+        ]
 
     def again(self, by: Member, practice: Practice, link_id: UUID, *, base: str) -> MadeDoor:
         """Send another link in place of one; owners only. Raises NotAllowed, NotFound."""
-        if by.role != "owner":
-            raise NotAllowed("Only an owner can invite people.")
         held = self._links.link(practice.id, link_id)
         if held.used_at is not None:
             raise NotFound("This link was used.")
@@ -120,29 +133,23 @@ class EntranceService:
 
     def withdraw(self, by: Member, link_id: UUID) -> None:
         """Close a link at once; owners only. Raises NotAllowed, NotFound."""
-        if by.role != "owner":
-            raise NotAllowed("Only an owner can do this.")
         self._links.drop(by.practice_id, link_id)
 
     def reset_for(self, by: Member, practice: Practice, member_id: UUID, *, base: str) -> MadeDoor:
         """Let a colleague set their password anew; owners only. Raises NotAllowed, NotFound."""
-        if by.role != "owner":
-            raise NotAllowed("Only an owner can do this.")
         for one in self._accounts.members(practice.id):
             if one.id == member_id:
                 link, url = self._made("reset", practice, one.email, one.name, base, by=by.name)
                 return self._sent(replace(link, member_id=one.id), url)
         raise NotFound("There is no such member.")
 
-    def ask_reset(self, email: str, *, sender: str, base: str) -> None:
+    def ask_reset(self, email: str, attempts: Attempts, *, base: str) -> None:
         """Send a reset to whoever signs in with an address; whether anybody does is not told.
 
         Raises LockedOut after too many tries.
         """
         address = email.strip().lower()
-        wait = self._accounts.count_try(counted_by("reset", address, sender), self._clock())
-        if wait > timedelta(0):
-            raise LockedOut(int(wait.total_seconds()) + 1)
+        attempts.begin(address)
         member = self._accounts.member_by_email(address)
         if member is None or not self.mails:
             return

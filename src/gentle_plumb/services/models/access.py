@@ -15,25 +15,38 @@ DoorKind = Literal["invitation", "reset"]
 
 
 @dataclass(frozen=True, kw_only=True)
-class OneTimeLink:
-    """A link that opens once; only a digest of its token is kept.
+class OneTimeLinkView:
+    """A link that opens once: an invitation says who will come in and as what, a reset is for a member.
 
-    An invitation says who will come in and as what; a reset is for ``member_id``. ``made_by`` is the name of who
-    made it, empty where somebody asked for it at the door.
+    ``made_by`` is the name of who made it, empty where somebody asked for it at the door.
     """
 
     id: UUID
-    token_hash: bytes
-    practice_id: UUID
     kind: DoorKind
     email: str
     name: str
-    title: str = ""
     role: Role | Literal[""] = ""
-    member_id: UUID | None = None
     made_by: str = ""
     made_at: datetime
     ends_at: datetime
+
+
+@dataclass(frozen=True, kw_only=True)
+class WaitingLink(OneTimeLinkView):
+    """A link that waits, and how far its mail got; ``letter`` is empty where it was handed over by hand."""
+
+    letter: MailState | Literal[""]
+    trouble: str
+
+
+@dataclass(frozen=True, kw_only=True)
+class OneTimeLink(OneTimeLinkView):
+    """A link of a practice; only a digest of its token is kept."""
+
+    token_hash: bytes
+    practice_id: UUID
+    title: str = ""
+    member_id: UUID | None = None
     used_at: datetime | None = None
 
 

@@ -5,12 +5,15 @@ from __future__ import annotations
 import hmac
 from dataclasses import dataclass
 from datetime import date, datetime, timedelta
-from typing import Literal
+from typing import Annotated, Literal
 from uuid import UUID
 from zoneinfo import ZoneInfo
 
+from pydantic import Field, StringConstraints
+
 from ...core.plans import Prices
 from ...core.units import LengthUnit
+from .texts import FromOutside
 
 Role = Literal["owner", "practitioner", "assistant", "reader"]
 DateOrder = Literal["dmy", "mdy"]
@@ -28,38 +31,67 @@ UNNOTED = timedelta(minutes=2)
 """A session is locked this much later than its page, because its use is noted once a minute. House value."""
 
 
-@dataclass(frozen=True, kw_only=True)
-class Practice:
-    """A practice; ``local_wording`` is its own sentence about local rules for reports.
+Sum = Annotated[float, Field(ge=0, le=1_000_000)]
+Years = Annotated[int, Field(ge=1, le=100)]
+Months = Annotated[int, Field(ge=1, le=1200)]
 
-    ``time_zone`` is an IANA name; days are the practice's own, wherever the server stands.
-    ``letterhead`` are the lines under its name on papers, ``contact`` says whom to call.
-    ``second_factor``: everybody signs in with one.
-    The ``keep_`` periods say after how long without anything new a client's records are due to go: where a report
-    is signed, where none is, and their photographs; None where the practice has set none.
+
+@dataclass(frozen=True, kw_only=True)
+class PracticeSettings:
+    """What an owner sets for a practice.
+
+    ``time_zone`` is an IANA name; days are the practice's own, wherever the server stands. ``date_order`` is how a
+    day typed in numbers is read, 3/4: day first or month first. ``local_wording`` is the practice's own sentence
+    about local rules for reports, ``letterhead`` are the lines under its name on papers, ``contact`` says whom to
+    call. ``second_factor``: everybody signs in with one.
     ``idle_minutes`` is how long a page is left alone before it locks, ``device_days`` how long a device opens what it
     keeps without having seen the server.
-    ``date_order`` is how a day typed in numbers is read, 3/4: day first or month first.
+    A price is what a thing of its class usually costs, in ``currency``; None where it is not known.
     """
+
+    time_zone: Annotated[str, StringConstraints(max_length=60)] = "UTC"
+    date_order: DateOrder = "dmy"
+    local_wording: Annotated[str, StringConstraints(strip_whitespace=True, max_length=1000)]
+    letterhead: Annotated[str, StringConstraints(strip_whitespace=True, max_length=500)] = ""
+    contact: Annotated[str, StringConstraints(strip_whitespace=True, max_length=200)] = ""
+    second_factor: bool = False
+    idle_minutes: Annotated[int, Field(ge=1, le=240)] = IDLE_MINUTES
+    device_days: Annotated[int, Field(ge=1, le=60)] = DEVICE_DAYS
+    price_small: Sum | None = None
+    price_medium: Sum | None = None
+    price_large: Sum | None = None
+    currency: Annotated[str, StringConstraints(strip_whitespace=True, max_length=8)] = ""
+
+
+@dataclass(frozen=True, kw_only=True)
+class RetentionPeriods:
+    """After how long without anything new a client's records are due to go; None where no period is set.
+
+    Where a report is signed, where none is, and their photographs.
+    """
+
+    keep_signed_years: Years | None = None
+    keep_unsigned_years: Years | None = None
+    keep_photographs_months: Months | None = None
+
+
+@dataclass(frozen=True, kw_only=True)
+class ChangedSettings(PracticeSettings, FromOutside):
+    """Settings as an owner sends them."""
+
+
+@dataclass(frozen=True, kw_only=True)
+class ChangedPeriods(RetentionPeriods, FromOutside):
+    """Periods as an owner sends them."""
+
+
+@dataclass(frozen=True, kw_only=True)
+class Practice(PracticeSettings, RetentionPeriods):
+    """A practice."""
 
     id: UUID
     name: str
     unit: LengthUnit
-    local_wording: str
-    time_zone: str = "UTC"
-    date_order: DateOrder = "dmy"
-    price_small: float | None = None
-    price_medium: float | None = None
-    price_large: float | None = None
-    currency: str = ""
-    letterhead: str = ""
-    contact: str = ""
-    second_factor: bool = False
-    idle_minutes: int = IDLE_MINUTES
-    device_days: int = DEVICE_DAYS
-    keep_signed_years: int | None = None
-    keep_unsigned_years: int | None = None
-    keep_photographs_months: int | None = None
 
     @property
     def prices(self) -> Prices:
@@ -81,47 +113,78 @@ class Practice:
 
 
 @dataclass(frozen=True, kw_only=True)
-class Member:
+class MemberFacts:
     """Somebody who signs in; ``sees_health`` is granted to readers one by one.
 
-    ``registration`` is the registration number printed beside their signature. ``sealed_totp`` is the encrypted secret
-    shared with their authenticator app, empty if there is none; ``totp_last`` is the time step of the last code
-    accepted, and ``recovery`` holds the digests of the unused recovery codes.
+    ``registration`` is the registration number printed beside their signature.
     """
 
     id: UUID
-    practice_id: UUID
     email: str
     name: str
     title: str
     role: Role
-    password_hash: str
     sees_health: bool = True
     registration: str = ""
+
+
+@dataclass(frozen=True, kw_only=True)
+class MemberView(MemberFacts):
+    """A member as colleagues see them."""
+
+    has_second_factor: bool
+
+
+@dataclass(frozen=True, kw_only=True)
+class Member(MemberFacts):
+    """A member with their secrets.
+
+    ``sealed_totp`` is the encrypted secret shared with their authenticator app, empty if there is none;
+    ``totp_last`` is the time step of the last code accepted, and ``recovery`` holds the digests of the unused
+    recovery codes.
+    """
+
+    practice_id: UUID
+    password_hash: str
     sealed_totp: str = ""
     totp_last: int = 0
     recovery: tuple[str, ...] = ()
 
-    def __post_init__(self) -> None:
-        object.__setattr__(self, "recovery", tuple(self.recovery))  # a list as it is stored
+    @property
+    def has_second_factor(self) -> bool:
+        """Whether an authenticator is set up."""
+        return self.sealed_totp != ""
 
 
 @dataclass(frozen=True, kw_only=True)
-class Session:
-    """A signed-in browser; only a hash of its token is stored.
+class SessionFacts:
+    """A signed-in browser, and what it calls itself."""
+
+    id: UUID
+    started_at: datetime
+    expires_at: datetime
+    browser: str = ""
+
+
+@dataclass(frozen=True, kw_only=True)
+class SessionView(SessionFacts):
+    """A session in the list of one's own; ``here`` is the one that asks."""
+
+    here: bool
+
+
+@dataclass(frozen=True, kw_only=True)
+class Session(SessionFacts):
+    """A session; only a hash of its token is stored.
 
     ``used_at`` is when it was used last, to the minute; ``locked``: its page was locked, and only the password opens it.
     """
 
-    id: UUID
     token_hash: bytes
     member_id: UUID
     csrf: str
-    started_at: datetime
-    expires_at: datetime
     used_at: datetime
     locked: bool = False
-    browser: str = ""
 
     def is_locked(self, practice: Practice, now: datetime) -> bool:
         """Whether it has been locked, or left alone for longer than its practice allows."""

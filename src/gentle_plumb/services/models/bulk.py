@@ -12,15 +12,13 @@ BulkState = Literal["waiting", "working", "done", "failed"]
 
 
 @dataclass(frozen=True, kw_only=True)
-class BulkJob:
-    """Something asked for by a member; ``says`` is what came of it, in words.
+class BulkJobView:
+    """Something asked for; ``says`` is what came of it, in words.
 
     Papers are of one ``copy``, signed from ``since`` to ``until``; both are None for an import.
     """
 
     id: UUID
-    practice_id: UUID
-    member_id: UUID
     kind: BulkKind
     since: date | None = None
     until: date | None = None
@@ -28,8 +26,16 @@ class BulkJob:
     state: BulkState = "waiting"
     says: str = ""
     made_at: datetime
-    claimed_at: datetime | None = None
     done_at: datetime | None = None
+
+
+@dataclass(frozen=True, kw_only=True)
+class BulkJob(BulkJobView):
+    """A job of a member."""
+
+    practice_id: UUID
+    member_id: UUID
+    claimed_at: datetime | None = None
 
 
 @dataclass(frozen=True, kw_only=True)

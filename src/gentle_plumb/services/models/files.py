@@ -32,6 +32,17 @@ class MeasurementSheet:
 
 Trouble = tuple[str, str, str]
 """Line or place in a file, field, reason."""
+
+
+@dataclass(frozen=True)
+class FileLine:
+    """What is to be said of a line or place in a file."""
+
+    line: str
+    field: str
+    reason: str
+
+
 MOST_TROUBLES = 200
 """So many are told of a file; more help nobody. House value."""
 

@@ -18,26 +18,32 @@ MailState = Literal["waiting", "sending", "sent", "failed", "dropped"]
 
 
 @dataclass(frozen=True, kw_only=True)
-class ClientLink:
-    """A private link for one client: to answer before a visit, or to look things up after it.
+class LinkFacts:
+    """A private link for one client: to answer before a visit, or to look things up after it."""
+
+    id: UUID
+    visit_id: UUID
+    kind: LinkKind
+    language: str
+    made_at: datetime
+    ends_on: date
+    opened_at: datetime | None = None
+    revoked_at: datetime | None = None
+
+
+@dataclass(frozen=True, kw_only=True)
+class ClientLink(LinkFacts):
+    """A link of a practice.
 
     ``token`` is what the link ends in; ``code_hash`` of the code that is given separately. ``agreed_at`` is when
     the client agreed to their answers being kept, ``photos_agreed_at`` to photographs.
     """
 
-    id: UUID
     practice_id: UUID
     client_id: UUID
-    visit_id: UUID
-    kind: LinkKind
     token: str
     code_hash: str
-    language: str
     member_id: UUID
-    made_at: datetime
-    ends_on: date
-    opened_at: datetime | None = None
-    revoked_at: datetime | None = None
     agreed_at: datetime | None = None
     photos_agreed_at: datetime | None = None
 
@@ -47,18 +53,30 @@ class ClientLink:
 
 
 @dataclass(frozen=True, kw_only=True)
-class CheckRound:
+class RoundView:
     """One round of questions of a link: when it is due, sent, and what the practitioner decided."""
 
     id: UUID
-    link_id: UUID
     round: Round
     due_on: date
     sent_at: datetime | None = None
     decided: Level | None = None
+
+
+@dataclass(frozen=True, kw_only=True)
+class DecidedRound(RoundView):
+    """A round with who decided what, and when."""
+
     note: str = ""
     decided_by: str = ""
     decided_at: datetime | None = None
+
+
+@dataclass(frozen=True, kw_only=True)
+class CheckRound(DecidedRound):
+    """A round of a link."""
+
+    link_id: UUID
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -92,26 +110,32 @@ class Check:
 
 
 @dataclass(frozen=True, kw_only=True)
-class OutgoingMail:
-    """A message to a client: it holds the link and nothing else of theirs; ``url`` is empty once it is sent.
-
-    ``round_id`` is the round it asks for, None for the link itself.
-    """
+class MailView:
+    """A message to a client, as far as it got."""
 
     id: UUID
-    practice_id: UUID
-    client_id: UUID
-    link_id: UUID
-    round_id: UUID | None
     kind: MailKind
     recipient: str
-    url: str
-    made_at: datetime
     due_at: datetime
     state: MailState = "waiting"
     tries: int = 0
     trouble: str = ""
     sent_at: datetime | None = None
+
+
+@dataclass(frozen=True, kw_only=True)
+class OutgoingMail(MailView):
+    """A message of a practice: it holds the link and nothing else of its client's; ``url`` is empty once it is sent.
+
+    ``round_id`` is the round it asks for, None for the link itself.
+    """
+
+    practice_id: UUID
+    client_id: UUID
+    link_id: UUID
+    round_id: UUID | None
+    url: str
+    made_at: datetime
 
 
 @dataclass(frozen=True, kw_only=True)

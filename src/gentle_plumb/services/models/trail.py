@@ -53,14 +53,20 @@ class TrailTarget:
 
 
 @dataclass(frozen=True, kw_only=True)
-class Deed:
-    """Something done, before it stands in the trail; ``what`` names a thing, never what it holds."""
+class DeedFacts:
+    """Who did what; ``what`` names a thing, never what it holds."""
 
-    practice_id: UUID
-    member_id: UUID | None
     who: str
     act: Act
     what: str
+
+
+@dataclass(frozen=True, kw_only=True)
+class Deed(DeedFacts):
+    """Something done, before it stands in the trail."""
+
+    practice_id: UUID
+    member_id: UUID | None
     target: TrailTarget
     request_id: str
 
@@ -76,6 +82,19 @@ class TrailLine(Deed):
     number: int
     at: datetime
     digest: bytes
+
+
+@dataclass(frozen=True, kw_only=True)
+class TrailLineView(DeedFacts):
+    """A line as an owner reads it; ``client`` is a name, as long as they are there, ``digest`` in hex digits."""
+
+    number: int
+    at: datetime
+    says: str
+    client_id: UUID | None
+    client: str
+    visit_id: UUID | None
+    digest: str
 
 
 @dataclass(frozen=True, kw_only=True)

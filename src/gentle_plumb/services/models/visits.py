@@ -7,35 +7,69 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field
 from datetime import date, datetime
 from functools import cached_property
-from typing import Any
+from typing import Annotated, Any
 from uuid import UUID
+
+from pydantic import Field
 
 from ...core.body import Sex
 from ...core.plans import Prices
 from ...core.record import Record, Value, fields
 from ...core.record.fields.ask import ConsentAnswer
+from ...core.reuse import Reuse
 from ...core.visit import StandingConditions, standing_conditions
 from .shared import MeasuringList, PopulationTable
+from .texts import Changed, Email, Line, Name, New
 
 
 @dataclass(frozen=True, kw_only=True)
-class Client:
-    """A person who is helped; ``origin_id`` is the identifier in the file they came from.
+class ClientFacts:
+    """What is said of a person who is helped.
 
-    ``email`` is where the link to their own page is sent, empty where there is none; ``restricted``: some of the
-    practice see them, and nobody else. ``birth_year`` tells them from a namesake in a letter.
+    ``email`` is where the link to their own page is sent, empty where there is none. ``birth_year`` tells them
+    from a namesake in a letter.
     """
 
+    name: Name
+    sex: Sex | None = None
+    work: Line = ""
+    email: Email = ""
+    birth_year: Annotated[int, Field(ge=1900, le=2100)] | None = None
+
+
+@dataclass(frozen=True, kw_only=True)
+class ClientView(ClientFacts):
+    """A client as they are shown; ``restricted``: some of the practice see them, and nobody else."""
+
     id: UUID
-    practice_id: UUID
-    name: str
-    sex: Sex | None
-    work: str
     version: int = 1
-    origin_id: str | None = None
-    email: str = ""
     restricted: bool = False
-    birth_year: int | None = None
+
+
+@dataclass(frozen=True, kw_only=True)
+class Client(ClientView):
+    """A client of a practice; ``origin_id`` is the identifier in the file they came from."""
+
+    practice_id: UUID
+    origin_id: str | None = None
+
+
+@dataclass(frozen=True, kw_only=True)
+class ListedClient(ClientView):
+    """A client in a list: when they were seen last, and when they are to be seen again."""
+
+    last_visit: date | None
+    follow_up: str | None
+
+
+@dataclass(frozen=True, kw_only=True)
+class NewClient(ClientFacts, New):
+    """A client to be added."""
+
+
+@dataclass(frozen=True, kw_only=True)
+class ChangedClient(ClientFacts, Changed):
+    """A client corrected."""
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -138,7 +172,8 @@ class VisitSnapshot:
     ``earlier`` are the same client's visits before this day, the latest first; ``table`` and
     ``listed`` what the visit chose of the practice's own, where it did; ``prices`` are its sums.
     ``self_reported`` are the paths that the client gave and nobody has changed since. ``read_on`` is the day on
-    which all this was read, where that is known: a limit that was cleared by then is lifted.
+    which all this was read, where that is known: a limit that was cleared by then is lifted. ``reuse`` keeps what
+    was worked out from it.
     """
 
     visit: Visit
@@ -153,6 +188,7 @@ class VisitSnapshot:
     prices: Prices = Prices()
     self_reported: frozenset[str] = frozenset()
     read_on: date | None = None
+    reuse: Reuse = field(default_factory=Reuse, compare=False, repr=False)
 
     @cached_property
     def standing(self) -> StandingConditions:
@@ -240,11 +276,14 @@ class PrintedCopy:
 
 @dataclass(frozen=True, kw_only=True)
 class OpenVisit:
-    """A visit with all it holds."""
+    """A visit with all it holds; ``discarded``: it is a draft that was thrown away."""
 
-    visit: Visit
-    client: Client
-    entries: list[Entry]
+    id: UUID
+    client: ClientView
+    started_on: date
+    revision: int
+    discarded: bool
+    entries: Mapping[str, Entry]
     reports: list[ReportHead]
     photos: list[PhotoHead]
     consents: list[Entry]

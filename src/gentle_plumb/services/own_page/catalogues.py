@@ -12,6 +12,7 @@ from ...core.plain_text import check_text
 from ...core.words import CLIENT_NUMBERS, NUMBER_WORDS
 from ..errors import BadFile
 from ..models import Direction, MessageCatalogue
+from .models import LanguageView
 
 MOST_BYTES = 400_000
 """A language of this page is a tenth of it. House value."""
@@ -99,3 +100,14 @@ def _whole(text: str) -> bool:
     except UnreadableValue:
         return False
     return True
+
+
+def language_view(catalogue: MessageCatalogue) -> LanguageView:
+    """A language in a list; what it leaves out is shown in English."""
+    left = ENGLISH.messages.keys() - catalogue.messages.keys()
+    return LanguageView(
+        language=catalogue.language,
+        name=catalogue.name,
+        direction=catalogue.direction,
+        open=len(left),
+    )

@@ -16,23 +16,13 @@ from ...core.words import say_length
 from ..account_ports import Accounts
 from ..accounts import is_secret, token_hash
 from ..consent import NEEDED_FOR, NOTES, PHOTOGRAPHS, erased_by
-from ..errors import LockedOut, NeedsConsent, NotAllowed, NotFound, NotSignedIn
-from ..models import (
-    Change,
-    Check,
-    CheckRound,
-    Client,
-    ClientLink,
-    Entry,
-    GivenAnswer,
-    MessageCatalogue,
-    Practice,
-)
+from ..errors import NeedsConsent, NotAllowed, NotFound, NotSignedIn
+from ..models import Change, Check, CheckRound, Client, ClientLink, Entry, GivenAnswer, Practice
 from ..photos import PhotoService, photo_head
 from ..ports import Clock, Records
-from ..throttle import counted_by
-from .catalogues import ENGLISH, translated
-from .models import OwnDoorView, OwnDoubt, OwnLanguage, OwnQuestion, OwnRound, OwnSheet, OwnView
+from ..throttle import Attempts
+from .catalogues import ENGLISH, language_view, translated
+from .models import OwnDoorView, OwnDoubt, OwnQuestion, OwnRound, OwnSheet, OwnView
 from .ports import OwnPages
 from .sheets import basis_of, doubts_of, drawings_of, numbers_of, request_of, urgency_of
 
@@ -65,7 +55,7 @@ class OwnPageService:
         self._pages, self._records, self._accounts = pages, records, accounts
         self._photos, self._clock = photos, clock
 
-    def open(self, token: str, code: str, sender: str) -> str:
+    def open(self, token: str, code: str, attempts: Attempts) -> str:
         """Open a link with its code; the token of the session.
 
         Raises
@@ -77,15 +67,12 @@ class OwnPageService:
 
         """
         now = self._clock()
-        counted = counted_by("own page", token, sender)
-        wait = self._accounts.count_try(counted, now)
-        if wait > timedelta(0):
-            raise LockedOut(int(wait.total_seconds()) + 1)
+        was_right = attempts.begin(token)
         link = self._pages.link_by_token(token)
         right = is_secret(code.strip(), link.code_hash if link is not None else None)
         if link is None or not right or not self._works(link):
             raise NotSignedIn("The link or the code is not right, or the link has ended.")
-        self._accounts.take_back_try(counted)
+        was_right()
         opened = secrets.token_urlsafe(32)
         self._pages.add_session(token_hash(opened), link, now + SESSION_LENGTH, now)
         return opened
@@ -148,7 +135,7 @@ class OwnPageService:
             local_wording=practice.local_wording,
             kind=link.kind,
             language=catalogue.language,
-            languages=[_language(one) for one in known.values()],
+            languages=[language_view(one) for one in known.values()],
             messages=translated(catalogue),
             unit=practice.unit,
             ends_on=link.ends_on,
@@ -349,12 +336,3 @@ class OwnPageService:
         if who.link.agreed_at is None:
             raise NeedsConsent("agreed", NOTES, "Nothing is kept before you agree to it.")
         self._pages.send_round(self._round(who, round).id, self._clock())
-
-
-def _language(one: MessageCatalogue) -> OwnLanguage:
-    return OwnLanguage(
-        language=one.language,
-        name=one.name,
-        direction=one.direction,
-        open=len(ENGLISH.messages.keys() - one.messages.keys()),
-    )

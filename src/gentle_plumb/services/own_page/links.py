@@ -16,13 +16,12 @@ from ...core.words import say_length
 from ..account_ports import Accounts
 from ..accounts import hash_secret
 from ..errors import NotFound, NotReady
-from ..models import Check, CheckRound, ClientLink, LinkKind, Member, Practice
-from ..permissions import require_health, require_writer
+from ..models import Check, CheckRound, ClientLink, LinkKind, Member, Practice, view_of
 from ..ports import Clock, Records
 from ..reports import require_consent
 from .catalogues import ENGLISH
-from .mail import MailService, mail_views
-from .models import AnswerView, CheckView, LinkRound, LinkView, ReasonView, TakenOver, WaitingCheck
+from .mail import MailService
+from .models import AnswerView, CheckView, LinkView, ReasonView, TakenOver, WaitingCheck
 from .ports import OwnPages
 from .sheets import basis_of, doubts_of, verdict_of
 from .taking_over import take_over
@@ -45,10 +44,11 @@ MISSED = ("signs", "station", "room", "still")
 
 @dataclass(frozen=True, kw_only=True)
 class MadeLink:
-    """A link just made, or with a new code: the code is told this once."""
+    """A link just made, or with a new code, told this once; ``url`` is the whole address."""
 
     link: LinkView
     code: str
+    url: str
 
 
 class LinkService:
@@ -69,7 +69,6 @@ class LinkService:
 
     def links(self, member: Member, practice: Practice, client_id: UUID) -> list[LinkView]:
         """A client's links, the latest first; raises NotAllowed, NotFound."""
-        require_health(member)
         self._records.client(member.practice_id, client_id)
         links = self._pages.links(member.practice_id, client_id)
         rounds = self._pages.rounds([one.id for one in links])
@@ -77,30 +76,14 @@ class LinkService:
         names = {one.id: one.name for one in self._accounts.members(member.practice_id)}
         today = practice.day(self._clock())
         return [
-            LinkView(
-                id=link.id,
-                kind=link.kind,
-                visit_id=link.visit_id,
-                language=link.language,
-                made_at=link.made_at,
+            view_of(
+                LinkView,
+                link,
                 made_by=names.get(link.member_id, ""),
-                ends_on=link.ends_on,
-                opened_at=link.opened_at,
-                revoked_at=link.revoked_at,
                 works=link.open_on(today),
                 path=path_of(link),
-                rounds=[
-                    LinkRound(
-                        id=one.id,
-                        round=one.round,
-                        due_on=one.due_on,
-                        sent_at=one.sent_at,
-                        decided=one.decided,
-                    )
-                    for one in rounds
-                    if one.link_id == link.id
-                ],
-                mails=mail_views(one for one in mails if one.link_id == link.id),
+                rounds=[round for round in rounds if round.link_id == link.id],
+                mails=[mail for mail in mails if mail.link_id == link.id],
             )
             for link in links
         ]
@@ -112,6 +95,7 @@ class LinkService:
         visit_id: UUID,
         *,
         kind: LinkKind,
+        base_url: str,
         language: str = "en",
         days: int | None = None,
     ) -> MadeLink:
@@ -129,7 +113,6 @@ class LinkService:
             For a language that is not there, and for days outside 1 to 120.
 
         """
-        require_writer(member)
         working = self._records.working(member.practice_id, visit_id)
         if working.client.id in self._hidden_from(member):
             raise NotFound("There is no such visit.")
@@ -176,24 +159,30 @@ class LinkService:
             agreed_at=now if kind == "workplace" else None,  # it holds nothing about health
         )
         self._pages.add_link(link, _rounds(link, begins))
-        return MadeLink(link=self._view(member, practice, link), code=code)
+        return self._made(member, practice, link, code, base_url)
 
     def _view(self, member: Member, practice: Practice, link: ClientLink) -> LinkView:
         return next(
             one for one in self.links(member, practice, link.client_id) if one.id == link.id
         )
 
-    def new_code(self, member: Member, practice: Practice, link_id: UUID) -> MadeLink:
+    def _made(
+        self, member: Member, practice: Practice, link: ClientLink, code: str, base_url: str
+    ) -> MadeLink:
+        view = self._view(member, practice, link)
+        return MadeLink(link=view, code=code, url=f"{base_url}{view.path}")
+
+    def new_code(
+        self, member: Member, practice: Practice, link_id: UUID, *, base_url: str
+    ) -> MadeLink:
         """Give a link another code; the one before opens nothing. Raises NotAllowed, NotFound."""
-        require_writer(member)
         code = _code()
         held = self._pages.link(member.practice_id, link_id)
         self._pages.change_link(replace(held, code_hash=hash_secret(code)))
-        return MadeLink(link=self._view(member, practice, held), code=code)
+        return self._made(member, practice, held, code, base_url)
 
     def revoke(self, member: Member, link_id: UUID) -> None:
         """Close a link for good, at once; its mails are not sent any more. Raises NotAllowed, NotFound."""
-        require_writer(member)
         held = self._pages.link(member.practice_id, link_id)
         if held.revoked_at is None:
             self._pages.change_link(replace(held, revoked_at=self._clock()))
@@ -203,7 +192,6 @@ class LinkService:
 
         Raises NotAllowed, NotFound; NotReady where there is no address or no mail server, or the link has ended.
         """
-        require_writer(member)
         link = self._pages.link(member.practice_id, link_id)
         client = self._records.client(member.practice_id, link.client_id)
         if not link.open_on(practice.day(self._clock())):
@@ -226,12 +214,12 @@ class LinkService:
             if one.link.client_id not in hidden
         ]
         waiting = [
-            WaitingCheck(
-                id=one.round.id,
-                round=one.round.round,
+            view_of(
+                WaitingCheck,
+                one.round,
+                sent_at=one.round.sent_at or one.link.made_at,
                 client_id=one.link.client_id,
                 client=one.client,
-                sent_at=one.round.sent_at or one.link.made_at,
                 level=level,
                 level_says=LEVELS[level],
             )
@@ -245,7 +233,6 @@ class LinkService:
 
     def check(self, member: Member, round_id: UUID, unit: LengthUnit) -> CheckView:
         """A round with its answers, how they are sorted and why; raises NotAllowed, NotFound."""
-        require_health(member)
         check = self._pages.check(member.practice_id, round_id)
         basis = basis_of(self._records, check.link)
         client = self._records.client(member.practice_id, check.link.client_id)
@@ -257,11 +244,9 @@ class LinkService:
             if one.id in check.answers and check.answers[one.id].value is not None
         ]
         held = {one.question: one for one in given}
-        return CheckView(
-            id=round_id,
-            round=check.round.round,
-            due_on=check.round.due_on,
-            sent_at=check.round.sent_at,
+        return view_of(
+            CheckView,
+            check.round,
             client_id=client.id,
             client=client.name,
             visit_id=check.link.visit_id,
@@ -287,10 +272,6 @@ class LinkService:
                 fields.measure.dimension[one.dimension].first.group
                 for one in doubts_of(check, client)
             ],
-            decided=check.round.decided,
-            note=check.round.note,
-            decided_by=check.round.decided_by,
-            decided_at=check.round.decided_at,
         )
 
     def decide(self, member: Member, round_id: UUID, level: Level, note: str) -> None:
@@ -298,7 +279,6 @@ class LinkService:
 
         Raises NotAllowed, NotFound; NotReady before they are sent.
         """
-        require_writer(member)
         check = self._pages.check(member.practice_id, round_id)
         if check.round.sent_at is None:
             raise NotReady([("answers", "they are not sent yet")])
@@ -327,7 +307,6 @@ class LinkService:
             Where the visit holds another word about health notes.
 
         """
-        require_writer(member)
         check = self._pages.check(member.practice_id, round_id)
         return take_over(self._records, member, check, visit_id, self._clock())
 

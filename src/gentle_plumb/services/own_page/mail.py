@@ -7,7 +7,7 @@ to be looked at.
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Sequence
+from collections.abc import Sequence
 from dataclasses import replace
 from datetime import datetime, time
 from uuid import UUID, uuid4
@@ -18,7 +18,6 @@ from ..models import CheckRound, Client, ClientLink, LetterOut, MailKind, Outgoi
 from ..ports import Clock
 from ..sending import MailSender, hand_over
 from .catalogues import ENGLISH, translated
-from .models import MailView
 from .ports import OwnPages
 
 HOUR = time(9)
@@ -125,20 +124,3 @@ class MailService:
         return LetterOut(
             id=mail.id, to=mail.recipient, subject=filled("subject"), text=filled("text")
         )
-
-
-def mail_views(mails: Iterable[OutgoingMail]) -> list[MailView]:
-    """Return mails as a practitioner sees them."""
-    return [
-        MailView(
-            id=one.id,
-            kind=one.kind,
-            recipient=one.recipient,
-            due_at=one.due_at,
-            state=one.state,
-            tries=one.tries,
-            trouble=one.trouble,
-            sent_at=one.sent_at,
-        )
-        for one in mails
-    ]

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from dataclasses import dataclass
 from datetime import date, datetime
 from typing import Literal
 from uuid import UUID
@@ -11,7 +12,7 @@ from pydantic import BaseModel, ConfigDict
 from ...core.drawing import Scene
 from ...core.own_page import Level, QuestionKind, Round, Section
 from ...core.units import LengthUnit
-from ..models import Direction, LinkKind, MailKind, MailState
+from ..models import DecidedRound, Direction, LinkFacts, LinkKind, MailView, RoundView
 from ..paper_models import CardLine, PaperDay, PaperMovement, Request
 
 
@@ -21,7 +22,7 @@ class OwnPart(BaseModel):
     model_config = ConfigDict(extra="forbid")
 
 
-class OwnLanguage(OwnPart):
+class LanguageView(OwnPart):
     """A language the page is there in; ``open`` counts the messages that are English still."""
 
     language: str
@@ -87,7 +88,7 @@ class OwnView(OwnPart):
     local_wording: str
     kind: LinkKind
     language: str
-    languages: list[OwnLanguage]
+    languages: list[LanguageView]
     messages: dict[str, str]
     unit: LengthUnit
     ends_on: date
@@ -157,81 +158,47 @@ class ReasonView(OwnPart):
     answers: list[str]
 
 
-class CheckView(OwnPart):
+@dataclass(frozen=True, kw_only=True)
+class SortedCheck:
+    """Whose answers they are, and how they are sorted."""
+
+    client_id: UUID
+    client: str
+    level: Level
+    level_says: str
+
+
+@dataclass(frozen=True, kw_only=True)
+class WaitingCheck(SortedCheck):
+    """Answers that nobody has looked at, for Today."""
+
+    id: UUID
+    round: Round
+    sent_at: datetime
+
+
+@dataclass(frozen=True, kw_only=True)
+class CheckView(SortedCheck, DecidedRound):
     """A round as a practitioner sees it: how it is sorted and why, every answer, what was decided.
 
     ``doubts`` name the lengths that do not go together.
     """
 
-    id: UUID
-    round: Round
-    due_on: date
-    sent_at: datetime | None
-    client_id: UUID
-    client: str
     visit_id: UUID
-    level: Level
-    level_says: str
     reasons: list[ReasonView]
     answers: list[AnswerView]
     open: int
     doubts: list[str]
-    decided: Level | None
-    note: str
-    decided_by: str
-    decided_at: datetime | None
 
 
-class WaitingCheck(OwnPart):
-    """Answers that nobody has looked at, for Today."""
-
-    id: UUID
-    round: Round
-    client_id: UUID
-    client: str
-    sent_at: datetime
-    level: Level
-    level_says: str
-
-
-class MailView(OwnPart):
-    """A mail as far as it got."""
-
-    id: UUID
-    kind: MailKind
-    recipient: str
-    due_at: datetime
-    state: MailState
-    tries: int
-    trouble: str
-    sent_at: datetime | None
-
-
-class LinkRound(OwnPart):
-    """A round in a list."""
-
-    id: UUID
-    round: Round
-    due_on: date
-    sent_at: datetime | None
-    decided: Level | None
-
-
-class LinkView(OwnPart):
+@dataclass(frozen=True, kw_only=True)
+class LinkView(LinkFacts):
     """A link as a practitioner sees it; the code is never shown again."""
 
-    id: UUID
-    kind: LinkKind
-    visit_id: UUID
-    language: str
-    made_at: datetime
     made_by: str
-    ends_on: date
-    opened_at: datetime | None
-    revoked_at: datetime | None
     works: bool
     path: str
-    rounds: list[LinkRound]
+    rounds: list[RoundView]
     mails: list[MailView]
 
 

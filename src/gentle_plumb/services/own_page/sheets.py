@@ -122,7 +122,7 @@ def drawings_of(basis: Basis, unit: LengthUnit) -> list[Scene]:
     request, _ = figure_of(workup, unit)
     width, height = PHONE_PX
     return [
-        workup.through.scene(replace(request, width=width, height=height, mode=posture))
+        workup.analysis.scene(replace(request, width=width, height=height, mode=posture))
         for posture in fields.work.POSTURES
         if workup.result.of(posture).possible
     ]

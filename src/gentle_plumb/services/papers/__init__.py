@@ -12,35 +12,10 @@ from ..paper_models import (
     WorkplacePaper,
 )
 from .card import target_card
-from .client import CAUTIONS, client_paper, things_that_matter
+from .client import things_that_matter
 from .every import papers_of
 from .letter import letter_paper
 from .self_reported import self_reported
 from .signing import Check, checks_for_signing, missing_for_signing, summary_of
 from .versions import replaces
 from .workplace import legacy_paper
-
-__all__ = [
-    "CAUTIONS",
-    "COPIES",
-    "Check",
-    "ClientPaper",
-    "Copy",
-    "LetterPaper",
-    "Papers",
-    "RecordPaper",
-    "Signature",
-    "TargetCard",
-    "WorkplacePaper",
-    "checks_for_signing",
-    "client_paper",
-    "legacy_paper",
-    "letter_paper",
-    "missing_for_signing",
-    "papers_of",
-    "replaces",
-    "self_reported",
-    "summary_of",
-    "target_card",
-    "things_that_matter",
-]

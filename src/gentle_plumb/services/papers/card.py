@@ -18,7 +18,7 @@ from ...core.visit import display_offset, spoken_date
 from ...core.words import say, say_length
 from ..models import Practice, VisitSnapshot
 from ..paper_models import CardLine, CardPerson, TargetCard
-from ..workup import Workup
+from ..workup import VisitResults
 from .heights import height_of
 
 SHOWN = ("seat", "footrest", "surface", "mouse", "screen_top", "distance", "scale")
@@ -28,14 +28,14 @@ DISPLAY, KEY = "Desk display", "Desk key"
 
 
 def target_card(
-    practice: Practice, those: Sequence[tuple[VisitSnapshot, Workup]], unit: LengthUnit
+    practice: Practice, those: Sequence[tuple[VisitSnapshot, VisitResults]], unit: LengthUnit
 ) -> TargetCard:
     """Build the card.
 
     Parameters
     ----------
     practice : Practice
-    those : sequence of (VisitSnapshot, Workup)
+    those : sequence of (VisitSnapshot, VisitResults)
         Everybody who uses the desk, one visit each.
     unit : {"mm", "cm", "in"}
 
@@ -47,7 +47,7 @@ def target_card(
     )
 
 
-def _person(opened: VisitSnapshot, workup: Workup, unit: LengthUnit) -> CardPerson:
+def _person(opened: VisitSnapshot, workup: VisitResults, unit: LengthUnit) -> CardPerson:
     lines = card_lines(workup, unit)
     visited = spoken_date(opened.visit.started_on.isoformat())
     temporary = temporary_lines(workup)
@@ -59,7 +59,7 @@ def _person(opened: VisitSnapshot, workup: Workup, unit: LengthUnit) -> CardPers
         lines=lines,
         temporary=temporary,
         code=_code(opened.client.name, visited, lines, temporary),
-        scene=workup.through.scene(
+        scene=workup.analysis.scene(
             SceneRequest(
                 width=width,
                 height=height,
@@ -76,13 +76,13 @@ def _person(opened: VisitSnapshot, workup: Workup, unit: LengthUnit) -> CardPers
     )
 
 
-def card_lines(workup: Workup, unit: LengthUnit) -> list[CardLine]:
+def card_lines(workup: VisitResults, unit: LengthUnit) -> list[CardLine]:
     """Return the numbers to come back to: settings, the desk's display and its keys."""
     lines = [line for key in SHOWN if (line := _line(workup, key)) is not None]
     return [*lines, *_desk_lines(workup, unit)]
 
 
-def _line(workup: Workup, key: str) -> CardLine | None:
+def _line(workup: VisitResults, key: str) -> CardLine | None:
     rows = _possible_rows(workup, key)
     numbers = {posture: _number(row) for posture, row in rows.items()}
     if not any(numbers.values()):
@@ -98,7 +98,7 @@ def _line(workup: Workup, key: str) -> CardLine | None:
     )
 
 
-def _possible_rows(workup: Workup, key: str) -> dict[Posture, RowView]:
+def _possible_rows(workup: VisitResults, key: str) -> dict[Posture, RowView]:
     return {
         row.posture: row
         for row in workup.rows
@@ -122,7 +122,7 @@ def _sure(row: RowView) -> bool:
     return row.became is not None and row.became.keep is not None and row.became.measured
 
 
-def _desk_lines(workup: Workup, unit: LengthUnit) -> list[CardLine]:
+def _desk_lines(workup: VisitResults, unit: LengthUnit) -> list[CardLine]:
     """Return what the desk's display reads, and the keys that hold its heights."""
     offset = display_offset(workup.record)
     rows = _possible_rows(workup, "surface")
@@ -152,14 +152,14 @@ def _desk_lines(workup: Workup, unit: LengthUnit) -> list[CardLine]:
     ]
 
 
-def temporary_pieces(workup: Workup) -> list[tuple[Added, str]]:
+def temporary_pieces(workup: VisitResults) -> list[tuple[Added, str]]:
     """Return each thing that is there for a time only, with the day it is looked at again, in words."""
     due = workup.record[fields.report.follow_up]
     end = say("card.until", date=spoken_date(due)) if due else say("card.no_end")
-    return [(one, end) for one in workup.through.chosen_plan().added if one.temporary]
+    return [(one, end) for one in workup.analysis.chosen_plan().added if one.temporary]
 
 
-def temporary_lines(workup: Workup) -> list[str]:
+def temporary_lines(workup: VisitResults) -> list[str]:
     """Return what is there for a time only, a line each."""
     return [f"{one.label}: {end}" for one, end in temporary_pieces(workup)]
 

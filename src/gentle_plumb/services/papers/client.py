@@ -16,7 +16,7 @@ from ...core.words import CLIENT_NUMBERS, say
 from ..models import Practice, VisitSnapshot
 from ..paper_models import CardLine, ClientPaper, PaperAction, PaperCause, PaperPlace
 from ..precautions import PrecautionView
-from ..workup import Workup
+from ..workup import VisitResults
 from . import pace
 from .card import card_lines, temporary_lines
 from .head import head_of
@@ -42,7 +42,7 @@ FIGURE_PX = 360.0
 def client_paper(
     practice: Practice,
     opened: VisitSnapshot,
-    workup: Workup,
+    workup: VisitResults,
     unit: LengthUnit,
     places: Sequence[PaperPlace] = (),
 ) -> ClientPaper:
@@ -81,7 +81,7 @@ def client_paper(
     shown = {f"set.{way}.{one.key}" for one in numbers for way in fields.work.POSTURES}
     return ClientPaper(
         **head_of(practice, opened, workup, unit, shows),
-        scene=workup.through.scene(replace(figure, height=FIGURE_PX)),
+        scene=workup.analysis.scene(replace(figure, height=FIGURE_PX)),
         note=workup.record[fields.report.note] or "",
         warning=flags_of(workup),
         cares=[precaution(care) for care in workup.cares if not _binds(care)],
@@ -98,7 +98,7 @@ def client_paper(
         ],
         to_set=_names(workup, StateKind.TARGET, shown - told_first),
         costs=costs_of(workup),
-        lacks=hard_limit_words(workup.through.chosen_plan().lacks, unit),
+        lacks=hard_limit_words(workup.analysis.chosen_plan().lacks, unit),
         stop=_stop(),
         day=pace.day(workup),
         movements=movements,
@@ -145,14 +145,14 @@ def things_that_matter(
     return sorted(found[:FIRST], key=lambda one: places.get(one.id, len(places)))
 
 
-def _reasons(workup: Workup) -> dict[str, str]:
+def _reasons(workup: VisitResults) -> dict[str, str]:
     """Return why what a finding asks for helps: its own reason, and the complaint in its region."""
     found = {}
-    for one in workup.findings:
+    for one in workup.analysis.findings:
         if one.state != "off" or not one.why:
             continue
         words = f"{one.why[0].lower()}{one.why[1:]}".rstrip(".")
-        felt = next((at for at in workup.through.facts.felt if at.load == one.region), None)
+        felt = next((at for at in workup.analysis.facts.felt if at.load == one.region), None)
         if felt is None:
             found[one.id] = say("first.helps", cause=words)
         else:
@@ -174,7 +174,7 @@ def _helps(cause: PaperCause) -> str:
     return say("first.helps_felt", cause=words, felt=f"{felt[0].lower()}{felt[1:]}")
 
 
-def limit_lines(workup: Workup, those: Sequence[LimitInForce] | None = None) -> list[str]:
+def limit_lines(workup: VisitResults, those: Sequence[LimitInForce] | None = None) -> list[str]:
     """Return what is kept to, a line each: a limit of several conditions once, the stronger for the weaker.
 
     ``those`` are the limits that are told; not given: all that are in force.
@@ -201,7 +201,7 @@ def limit_lines(workup: Workup, those: Sequence[LimitInForce] | None = None) -> 
             )
             if part
         )
-        for one in (workup.limits.in_force if those is None else those)
+        for one in (workup.case.person.in_force if those is None else those)
     ]
 
 
@@ -210,13 +210,13 @@ def _binds(care: PrecautionView) -> bool:
     return any(one.cleared is None for one in care.limits)
 
 
-def _left_out(workup: Workup) -> frozenset[str]:
+def _left_out(workup: VisitResults) -> frozenset[str]:
     """Return the findings that nobody confirmed, where the practitioner leaves them out."""
     if workup.record[fields.report.unconfirmed] != Unconfirmed.LEAVE_OUT:
         return frozenset()
     return frozenset(
         one.id
-        for one in workup.findings
+        for one in workup.analysis.findings
         if one.state == "off" and one.verdict is None and not one.own and not one.safety
     )
 
@@ -227,7 +227,7 @@ def _confirmed(cause: PaperCause, out: frozenset[str]) -> PaperCause | None:
     return cause.model_copy(update={"findings": kept}) if kept else None
 
 
-def _waiting(workup: Workup) -> set[str]:
+def _waiting(workup: VisitResults) -> set[str]:
     """Return the settings whose piece has first to be bought or found: that is what is to do."""
     return {
         f"set.{row.posture}.{row.key}"
@@ -241,7 +241,7 @@ def _in_everyday_words(line: CardLine) -> CardLine:
     return line.model_copy(update={"label": CLIENT_NUMBERS[line.key]})
 
 
-def _names(workup: Workup, kind: StateKind, shown: Set[str]) -> str:
+def _names(workup: VisitResults, kind: StateKind, shown: Set[str]) -> str:
     """Return the settings in one state by name, of those whose numbers stand in the table."""
     by_step = {f"set.{row.posture}.{row.key}": row for row in workup.rows}
     found = []

@@ -8,7 +8,7 @@ from typing import Any
 from ...core.units import LengthUnit
 from ..models import Practice, VisitSnapshot
 from ..paper_models import Papers, PaperSince
-from ..workup import Workup
+from ..workup import VisitResults
 from .client import client_paper
 from .places import place_of
 from .record import record_paper
@@ -19,7 +19,7 @@ from .workplace import workplace_paper
 def papers_of(
     practice: Practice,
     opened: VisitSnapshot,
-    workup: Workup,
+    workup: VisitResults,
     unit: LengthUnit,
     before: Mapping[str, Any] | None = None,
     since: PaperSince | None = None,

@@ -9,12 +9,12 @@ from ...core.units import LengthUnit
 from ...core.visit import spoken_date
 from ..models import Practice, VisitSnapshot
 from ..paper_models import Shows
-from ..workup import Workup
+from ..workup import VisitResults
 from . import pace
 
 
 def head_of(
-    practice: Practice, opened: VisitSnapshot, workup: Workup, unit: LengthUnit, shows: Shows
+    practice: Practice, opened: VisitSnapshot, workup: VisitResults, unit: LengthUnit, shows: Shows
 ) -> dict[str, Any]:
     """Return the head: whose practice, which client and visit, which version, whom to call."""
     due = workup.record[fields.report.follow_up] or ""

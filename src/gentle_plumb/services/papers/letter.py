@@ -21,7 +21,7 @@ from ...core.visit import spoken_date
 from ...core.words import say, say_degrees
 from ..models import Practice, VisitSnapshot
 from ..paper_models import LetterPaper
-from ..workup import Workup
+from ..workup import VisitResults
 from .client import limit_lines
 from .recorded import precaution
 
@@ -44,7 +44,7 @@ class _Subject:
 
 
 def letter_paper(
-    practice: Practice, opened: VisitSnapshot, workup: Workup, about: str
+    practice: Practice, opened: VisitSnapshot, workup: VisitResults, about: str
 ) -> LetterPaper | None:
     """Return the letter for a red flag or a condition that is there, by name; None for any other."""
     raised = next((one for one in workup.signs if one.id == about), None)
@@ -58,7 +58,7 @@ def letter_paper(
             told=raised.told,
             by=raised.by,
             call_back=spoken_date(raised.call_back) if raised.call_back else "",
-            limits=workup.limits.in_force,
+            limits=workup.case.person.in_force,
         )
     elif care is not None:
         subject = _Subject(
@@ -67,7 +67,7 @@ def letter_paper(
             urgency=say("letter.usual"),
             sign=care.label,
             told=care.note or "",
-            limits=tuple(one for one in workup.limits.in_force if care.label in one.because),
+            limits=tuple(one for one in workup.case.person.in_force if care.label in one.because),
         )
     else:
         return None
@@ -89,10 +89,10 @@ def letter_paper(
         by=subject.by,
         call_back=subject.call_back,
         felt=workup.felt,
-        reported=[_reported(one) for one in workup.through.facts.felt],
+        reported=[_reported(one) for one in workup.analysis.facts.felt],
         seen=[
             one.title
-            for one in workup.findings
+            for one in workup.analysis.findings
             if one.state == "off" and one.verdict is not None and one.verdict != "dismissed"
         ][:MOST_SEEN],
         done=_done(workup),
@@ -112,11 +112,11 @@ def _reported(one: Discomfort) -> str:
     return ". ".join(part for part in (one.text, since, eases) if part) + "."
 
 
-def _done(workup: Workup) -> str:
+def _done(workup: VisitResults) -> str:
     """Return what was done at the workplace, as it happened: what was set, what stopped for pain."""
     kinds = [
         (one.quantity.label.lower(), one.kind)
-        for (posture, _), one in workup.through.states.items()
+        for (posture, _), one in workup.analysis.states.items()
         if workup.result.of(posture).possible
     ]
     found = []
@@ -127,7 +127,7 @@ def _done(workup: Workup) -> str:
     return " ".join(found) or say("letter.nothing")
 
 
-def _questions(client: str, workup: Workup, subject: _Subject, about: str) -> list[str]:
+def _questions(client: str, workup: VisitResults, subject: _Subject, about: str) -> list[str]:
     """Return what is asked: of the limits that hold, whether each may go, with the number and day that matter."""
     held = {one.id: one for one in subject.limits}
     found = []
@@ -135,7 +135,7 @@ def _questions(client: str, workup: Workup, subject: _Subject, about: str) -> li
     if standing is not None:
         found.append(_standing(client, workup.record, standing))
     if any(id in held for id in LEAST_HIP_DEG):
-        least = say_degrees(workup.limits.least_hip)
+        least = say_degrees(workup.case.person.least_hip)
         found.append(say("letter.hip", client=client, least=least))
     if about in PRECAUTIONS:
         return found if len(found) == len(held) else [*found, say("letter.may_lift")]

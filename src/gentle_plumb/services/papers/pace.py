@@ -8,39 +8,39 @@ from ...core.drawing import MOVEMENT_SIZE, Mark, Scene, draw_day, draw_movement
 from ...core.movements import LIBRARY
 from ...core.presentation import MovementView, day_view, programme_view
 from ..paper_models import PaperDay, PaperMovement, PaperRhythm, PaperSpell
-from ..workup import Workup
+from ..workup import VisitResults
 
 BAR_PX = 900.0
 """Width that the bar of a day is drawn at for print, px."""
 
 
-def rhythm(workup: Workup) -> PaperRhythm | None:
+def rhythm(workup: VisitResults) -> PaperRhythm | None:
     """Return the rhythm that was chosen, with what it comes to; None while nobody has."""
     day = workup.day
     if day is None or day.chosen is None:
         return None
-    view = day_view(day, workup.limits)
+    view = day_view(day, workup.case.person)
     return PaperRhythm(
         label=view.rhythm_label,
         says=view.says,
         hours=workup.hours,
-        walks=workup.limits.walks,
+        walks=workup.case.person.walks,
         **asdict(view.totals),
     )
 
 
-def day(workup: Workup) -> PaperDay | None:
+def day(workup: VisitResults) -> PaperDay | None:
     """Return the working day; None while no rhythm is chosen."""
     laid = workup.day
     if laid is None or laid.chosen is None:
         return None
-    view = day_view(laid, workup.limits)
+    view = day_view(laid, workup.case.person)
     bar = draw_day(
         laid.spells,
         width=BAR_PX,
         eye_every=laid.eye_every,
         micro_every=laid.micro_every,
-        walks=workup.limits.walks,
+        walks=workup.case.person.walks,
     )
     return PaperDay(
         start=view.start,
@@ -53,18 +53,18 @@ def day(workup: Workup) -> PaperDay | None:
     )
 
 
-def movements(workup: Workup) -> tuple[list[PaperMovement], list[str]]:
+def movements(workup: VisitResults) -> tuple[list[PaperMovement], list[str]]:
     """Return the movements with their figures, and the rules that hold for all; none while no rhythm is chosen."""
     laid = workup.day
     if laid is None or laid.chosen is None:
         return [], []
-    programme = workup.through.programme()
-    view = programme_view(programme, laid.spells, workup.limits)
+    programme = workup.analysis.programme()
+    view = programme_view(programme, laid.spells, workup.case.person)
     rules = view.rules if view.chosen or programme.waits_for else []
     return [_movement(one, workup) for one in view.chosen], rules
 
 
-def _movement(one: MovementView, workup: Workup) -> PaperMovement:
+def _movement(one: MovementView, workup: VisitResults) -> PaperMovement:
     figures = draw_movement(LIBRARY[one.id], workup.case.body)
     return PaperMovement(
         label=one.label,

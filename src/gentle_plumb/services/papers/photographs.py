@@ -4,10 +4,10 @@ from __future__ import annotations
 
 from ..paper_models import PaperPhoto
 from ..photo_views import PhotoView
-from ..workup import Workup
+from ..workup import VisitResults
 
 
-def pair_of(workup: Workup) -> list[PaperPhoto]:
+def pair_of(workup: VisitResults) -> list[PaperPhoto]:
     """Return a photograph before and one after of the same view and posture; none where there is no pair."""
     for before in workup.photos:
         if before.when != "before":

@@ -3,18 +3,18 @@
 from __future__ import annotations
 
 from ...core.catalogue import QUANTITIES, Posture
-from ...core.fit import SAME_MM
 from ...core.presentation import hard_limit_words
+from ...core.tolerances import SAME_MM
 from ...core.units import LengthUnit
 from ...core.words import say, say_length
 from ...core.workstation import ScreenKind
 from ..models import VisitSnapshot
 from ..paper_models import PaperPlace
-from ..workup import Workup, work_up
+from ..workup import VisitResults, work_up
 from .shared import desk_heights, figure_of, paper_row, plan_of, shown
 
 
-def place_of(opened: VisitSnapshot, main: Workup, id: str, unit: LengthUnit) -> PaperPlace:
+def place_of(opened: VisitSnapshot, main: VisitResults, id: str, unit: LengthUnit) -> PaperPlace:
     """Return what is said of a further place."""
     there = work_up(opened, unit, body=False, place=id)
     view = next(one for one in there.places if one.id == id)
@@ -23,7 +23,7 @@ def place_of(opened: VisitSnapshot, main: Workup, id: str, unit: LengthUnit) -> 
         name=view.name,
         use=view.use_label,
         table=[paper_row(row) for row in shown(there)],
-        lacks=hard_limit_words(there.through.chosen_plan().lacks, unit),
+        lacks=hard_limit_words(there.analysis.chosen_plan().lacks, unit),
         added=plan_of(there, unit).added,
         actions=[
             one.told or one.text
@@ -32,11 +32,11 @@ def place_of(opened: VisitSnapshot, main: Workup, id: str, unit: LengthUnit) -> 
         ],
         desk=desk_heights(there, unit),
         moves=_between(main, there, unit),
-        scene=there.through.scene(figure),
+        scene=there.analysis.scene(figure),
     )
 
 
-def _between(main: Workup, there: Workup, unit: LengthUnit) -> list[str]:
+def _between(main: VisitResults, there: VisitResults, unit: LengthUnit) -> list[str]:
     """Return what changes from sitting at one place to standing at the other."""
     sits, stands = (main, there) if main.case.sits else (there, main)
     if not sits.case.sits or stands.case.sits:
@@ -65,9 +65,9 @@ def _between(main: Workup, there: Workup, unit: LengthUnit) -> list[str]:
     return found
 
 
-def _stands_at(there: Workup, posture: Posture, key: str) -> float | None:
+def _stands_at(there: VisitResults, posture: Posture, key: str) -> float | None:
     """Return where a thing is left, or is still to be set; None for what was put off or isn't there."""
-    state = there.through.states.get((posture, key))
+    state = there.analysis.states.get((posture, key))
     if state is None:
         return None
     return state.keep if state.keep is not None else state.to_set

@@ -13,7 +13,7 @@ from ...core.visit import unasked_red_flags
 from ...core.words import say
 from ..models import Practice, VisitSnapshot
 from ..paper_models import PaperPlace, RecordPaper
-from ..workup import Workup
+from ..workup import VisitResults
 from .client import CAUTIONS
 from .head import head_of
 from .photographs import photo_of
@@ -37,7 +37,7 @@ from .shared import (
 def record_paper(
     practice: Practice,
     opened: VisitSnapshot,
-    workup: Workup,
+    workup: VisitResults,
     unit: LengthUnit,
     places: Sequence[PaperPlace] = (),
 ) -> RecordPaper:
@@ -46,14 +46,14 @@ def record_paper(
     figure, shows = figure_of(workup, unit)
     return RecordPaper(
         **head_of(practice, opened, workup, unit, shows),
-        scene=workup.through.scene(figure),
+        scene=workup.analysis.scene(figure),
         work=opened.client.work,
         reason=record[fields.ask.reason] or "",
         warning=flags_of(workup),
         asked=_asked(workup),
         felt=workup.felt,
         cares=[precaution(care) for care in workup.cares],
-        lacks=hard_limit_words(workup.through.chosen_plan().lacks, unit),
+        lacks=hard_limit_words(workup.analysis.chosen_plan().lacks, unit),
         worse=workup.worse,
         actions=actions_of(workup),
         causes=causes_of(workup),
@@ -79,7 +79,7 @@ def record_paper(
     )
 
 
-def _asked(workup: Workup) -> str:
+def _asked(workup: VisitResults) -> str:
     """Return how many red flags were asked about: silence is no answer."""
     unasked = {one.id for one in unasked_red_flags(workup.record)}
     said = {flag.id for flag in workup.signs}
@@ -94,10 +94,10 @@ def _asked(workup: Workup) -> str:
     return " ".join(found)
 
 
-def _method(workup: Workup) -> list[str]:
+def _method(workup: VisitResults) -> list[str]:
     """Return by what the numbers were worked out: each question's position, and the body's table."""
-    bundle, found = workup.through.bundle, []
+    bundle, found = workup.analysis.bundle, []
     for question in POLICY_QUESTIONS.values():
         at = bundle.get(question.id, question.default)
         found.append(f"{question.label}: {question.position(at).label}")
-    return [*found, say("paper.table", table=workup.table[0])]
+    return [*found, say("paper.table", table=workup.table_name)]

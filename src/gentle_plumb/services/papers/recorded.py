@@ -8,7 +8,7 @@ from ...core.words import say, say_length, with_unit
 from ..measured import Measured
 from ..paper_models import PaperDimension, PaperPrecaution
 from ..precautions import PrecautionView
-from ..workup import Workup
+from ..workup import VisitResults
 
 
 def precaution(care: PrecautionView) -> PaperPrecaution:
@@ -43,7 +43,7 @@ def dimension(one: Measured, unit: LengthUnit) -> PaperDimension:
     )
 
 
-def in_doubt(workup: Workup) -> list[str]:
+def in_doubt(workup: VisitResults) -> list[str]:
     """Return what was asked about a measurement and not answered: said, not hidden."""
     if not workup.doubtful:
         return []

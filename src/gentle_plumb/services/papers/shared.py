@@ -38,14 +38,14 @@ from ..paper_models import (
     PaperStrain,
     Shows,
 )
-from ..workup import Workup
+from ..workup import VisitResults
 from .heights import height_of
 
 LAST = 1000.0
 """Causes without a place of their own come after those that have one."""
 
 
-def shown(workup: Workup) -> list[RowView]:
+def shown(workup: VisitResults) -> list[RowView]:
     """Return the rows that were found, aimed at or set; a footrest that is nowhere is no line."""
 
     def anything(row: RowView) -> bool:
@@ -61,9 +61,9 @@ def shown(workup: Workup) -> list[RowView]:
     ]
 
 
-def figure_of(workup: Workup, unit: LengthUnit) -> tuple[SceneRequest, Shows]:
+def figure_of(workup: VisitResults, unit: LengthUnit) -> tuple[SceneRequest, Shows]:
     """Return the request for the drawing, and whether it shows what was left or what is aimed at."""
-    left = any(settings != Settings() for settings in workup.through.left)
+    left = any(settings != Settings() for settings in workup.analysis.left)
     shows: Shows = "left" if left else "target"
     both = workup.result.standing.possible and workup.result.seated.possible
     alone: Posture = "seated" if workup.result.seated.possible else "standing"
@@ -148,9 +148,9 @@ def paper_joint(joint: JointView) -> PaperJoint:
     )
 
 
-def plan_of(workup: Workup, unit: LengthUnit) -> PaperPlan:
+def plan_of(workup: VisitResults, unit: LengthUnit) -> PaperPlan:
     """Return the chosen plan, with what moves between the postures."""
-    plan = plan_view(workup.through.chosen_plan(), unit)
+    plan = plan_view(workup.analysis.chosen_plan(), unit)
     return PaperPlan(
         label=plan.label,
         added=[
@@ -170,11 +170,11 @@ def plan_of(workup: Workup, unit: LengthUnit) -> PaperPlan:
             else f"{one.label}: {one.both}"
             for one in workup.moves
         ],
-        chosen=chosen_otherwise(workup.through.bundle),
+        chosen=chosen_otherwise(workup.analysis.bundle),
     )
 
 
-def actions_of(workup: Workup) -> list[PaperAction]:
+def actions_of(workup: VisitResults) -> list[PaperAction]:
     """Return what is to be done; what stays as it was found is no action."""
     return [
         PaperAction(
@@ -198,29 +198,29 @@ def actions_of(workup: Workup) -> list[PaperAction]:
     ]
 
 
-def costs_of(workup: Workup) -> str:
+def costs_of(workup: VisitResults) -> str:
     """Return what is still to be bought comes to, with the practice's own sums where it keeps them; empty for nothing."""
     bought = [
         one.price
-        for one in workup.through.actions()
+        for one in workup.analysis.actions()
         if one.price is not None
         and one.state in ("open", "later")
         and one.answers.because != NotToday.UNWANTED
     ]
     return (
         cost_text(
-            total_price(bought, workup.through.given.money.prices), workup.through.given.money
+            total_price(bought, workup.analysis.given.money.prices), workup.analysis.given.money
         )
         or ""
     )
 
 
-def causes_of(workup: Workup) -> list[PaperCause]:
+def causes_of(workup: VisitResults) -> list[PaperCause]:
     """Return the causes with their findings, in the practitioner's order where there is one.
 
     Without one, what is unsafe comes first, then what explains a complaint, then what loads most.
     """
-    findings = {one.id: one for one in workup.findings}
+    findings = {one.id: one for one in workup.analysis.findings}
     record = workup.record
 
     def place(cause: CauseView) -> float:
@@ -262,7 +262,7 @@ def _finding(one: Finding) -> PaperFinding:
     )
 
 
-def strain_of(workup: Workup) -> list[PaperStrain]:
+def strain_of(workup: VisitResults) -> list[PaperStrain]:
     """Return strain minutes by region with their sums."""
     return [
         PaperStrain(
@@ -274,7 +274,7 @@ def strain_of(workup: Workup) -> list[PaperStrain]:
     ]
 
 
-def desk_heights(workup: Workup, unit: LengthUnit) -> list[str]:
+def desk_heights(workup: VisitResults, unit: LengthUnit) -> list[str]:
     """Return the desk's heights to come back to: by tape, on its display, and on which key."""
     record, found = workup.record, []
     offset = display_offset(record)
@@ -297,7 +297,7 @@ def desk_heights(workup: Workup, unit: LengthUnit) -> list[str]:
     return found
 
 
-def flags_of(workup: Workup) -> list[PaperFlag]:
+def flags_of(workup: VisitResults) -> list[PaperFlag]:
     """Return the red flags that are there, with what was done about each."""
     return [
         PaperFlag(
@@ -310,6 +310,6 @@ def flags_of(workup: Workup) -> list[PaperFlag]:
     ]
 
 
-def good_habits(workup: Workup) -> list[str]:
+def good_habits(workup: VisitResults) -> list[str]:
     """Return what is done well already, in words."""
     return [GOOD[id] for id, asked in fields.seen.good.items() if workup.record[asked] == Seen.SEEN]

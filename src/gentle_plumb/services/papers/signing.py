@@ -12,10 +12,10 @@ from ...core.record import fields
 from ...core.record.fields.ask import ConsentAnswer
 from ...core.visit import spoken_date, unasked_red_flags
 from ...core.words import say
-from ..workup import Workup
+from ..workup import VisitResults
 
 
-def missing_for_signing(workup: Workup) -> list[tuple[str, str]]:
+def missing_for_signing(workup: VisitResults) -> list[tuple[str, str]]:
     """What a signature has to wait for: path of the field and words."""
     record, ask, missing = workup.record, fields.ask, []
     unasked = unasked_red_flags(record)
@@ -62,13 +62,13 @@ class Check:
 
 
 def checks_for_signing(
-    workup: Workup, today: date, theirs: Sequence[tuple[str, str]] = ()
+    workup: VisitResults, today: date, theirs: Sequence[tuple[str, str]] = ()
 ) -> list[Check]:
     """Return everything that is open, doubtful or not looked at; empty where nothing is.
 
     Parameters
     ----------
-    workup : Workup
+    workup : VisitResults
     today : date
         The practice's day.
     theirs : sequence of (path, label)
@@ -93,7 +93,7 @@ def checks_for_signing(
     ]
     found += [
         _weigh("Findings not looked at", one.title, fields.work.finding(one.record_id).verdict.id)
-        for one in workup.findings
+        for one in workup.analysis.findings
         if one.state == "off" and one.verdict is None and not one.own
     ]
     found += [
@@ -148,23 +148,21 @@ def _weigh(group: str, says: str, path: str) -> Check:
     return Check(group=group, says=says, path=path, blocks=False)
 
 
-def _holds_nothing(workup: Workup) -> bool:
+def _holds_nothing(workup: VisitResults) -> bool:
     """Whether a visit has neither a height as found, nor a body, nor a finding of one's own."""
     rows = (*workup.result.seated.rows, *workup.result.standing.rows)
     found = any(row.found is not None for row in rows)
     body = any(value.source != "estimated" for value in workup.case.body.values.values())
-    return not (found or body or workup.photos or any(one.own for one in workup.findings))
+    return not (found or body or workup.photos or any(one.own for one in workup.analysis.findings))
 
 
-def summary_of(workup: Workup) -> list[str]:
+def summary_of(workup: VisitResults) -> list[str]:
     """What is signed, in a few lines: asked about once before the signature."""
     done = sum(
-        row.left is not None
-        for row in workup.rows
-        if (row.posture, row.key) in {(step.posture, step.key) for step in workup.order}
+        row.left is not None for row in workup.rows if f"{row.posture}.{row.key}" in workup.order
     )
     aimed = sum(row.left_unmeasured for row in workup.rows)
-    off = [one for one in workup.findings if one.state == "off"]
+    off = [one for one in workup.analysis.findings if one.state == "off"]
     open_ones = sum(one.verdict is None and not one.own for one in off)
     estimated = {name for row in workup.rows for name in row.estimated}
     said = [

@@ -25,7 +25,7 @@ from ...core.visit import spoken_date
 from ...core.words import say, say_length, with_unit
 from ..models import Practice, VisitSnapshot
 from ..paper_models import PaperJoint, PaperPlace, PaperRow, Request, Signature, WorkplacePaper
-from ..workup import Workup
+from ..workup import VisitResults
 from .head import head_of
 from .places import place_for_workplace
 from .shared import figure_of, paper_row, plan_of, shown
@@ -64,8 +64,6 @@ FOR_A_LIMIT = frozenset(
 """Rules that hold only for somebody with a limit: asked of a workplace, they would tell of it."""
 SHARED_SUBJECTS = frozenset({"Room"})
 """Findings about pieces and the room: their title and what to do, in the program's words."""
-TICKS: dict[str, str] = {field.id: field.label for field in fields.report.share.values()}
-"""What is on the paper only where ticked, beside own findings and own words, each by itself."""
 
 
 PIECE_REASONS = frozenset(
@@ -75,7 +73,7 @@ PIECE_REASONS = frozenset(
 ASKED_STATES = frozenset({"open", "later"})
 
 
-def _settings_to_make(workup: Workup) -> list[Request]:
+def _settings_to_make(workup: VisitResults) -> list[Request]:
     """What the workplace has to set: the piece, to what, and by when; never why.
 
     Why a step was put off is said where it is about the piece, in the program's words. What the client declined, or
@@ -107,19 +105,19 @@ def _settings_to_make(workup: Workup) -> list[Request]:
     return found
 
 
-def _by_follow_up(workup: Workup) -> str:
+def _by_follow_up(workup: VisitResults) -> str:
     due = workup.record[fields.report.follow_up]
     return spoken_date(due) if due else ""
 
 
-def _pieces_to_get(workup: Workup, unit: LengthUnit) -> list[Request]:
+def _pieces_to_get(workup: VisitResults, unit: LengthUnit) -> list[Request]:
     """What the workplace has to buy or provide: what, how many, the range it must cover, price class, by when.
 
     What was to be found and was not found during the visit is asked for as well: somebody has to look for it.
     """
     words = {one.id: one for one in workup.actions}
     found = []
-    for action in workup.through.actions():
+    for action in workup.analysis.actions():
         view = words[action.id]
         theirs = view.who == WHO["workplace"] or action.price == "found"
         if action.kind != "add" or not theirs or view.state not in ASKED_STATES:
@@ -150,14 +148,14 @@ def _covers(action: Action, unit: LengthUnit) -> str:
     return ""
 
 
-def _requests(workup: Workup, unit: LengthUnit) -> tuple[list[Request], int]:
+def _requests(workup: VisitResults, unit: LengthUnit) -> tuple[list[Request], int]:
     """What is asked of the workplace, what is unsafe first, and how many findings stay out."""
     record = workup.record
     theirs = {one.id: one for one in workup.actions if one.who == WHO["workplace"]}
     found = [*_pieces_to_get(workup, unit), *_settings_to_make(workup)]
-    added = {one.id for one in added_by(workup.through.kit)}
+    added = {one.id for one in added_by(workup.analysis.kit)}
     out = 0
-    for one in workup.findings:
+    for one in workup.analysis.findings:
         if one.state != "off" or one.verdict == "dismissed":
             continue
         action = theirs.get(one.id)
@@ -188,7 +186,7 @@ def _requests(workup: Workup, unit: LengthUnit) -> tuple[list[Request], int]:
     return sorted(found, key=lambda one: not one.safety), out
 
 
-def _by_when(workup: Workup, finding: Finding, action: ActionView | None) -> str:
+def _by_when(workup: VisitResults, finding: Finding, action: ActionView | None) -> str:
     if action is not None and action.due:
         return action.due
     return say("request.now") if finding.safety else _by_follow_up(workup)
@@ -205,7 +203,7 @@ def _row(line: PaperRow, row: RowView, fitted: FitRow, unit: LengthUnit) -> Pape
 def workplace_paper(
     practice: Practice,
     opened: VisitSnapshot,
-    workup: Workup,
+    workup: VisitResults,
     unit: LengthUnit,
     places: Sequence[PaperPlace] = (),
 ) -> WorkplacePaper:
@@ -223,7 +221,7 @@ def workplace_paper(
         **head_of(practice, opened, workup, unit, shows),
         work=opened.client.work if record.yes(share["work"]) else "",
         requests=requests,
-        limits=list(workup.limits.at_work),
+        limits=list(workup.case.person.at_work),
         table=[
             _row(paper_row(row, shared=True), row, rows[row.posture, row.key], unit)
             for row in shown(workup)
@@ -241,7 +239,7 @@ def workplace_paper(
         ]
         if record.yes(share["joints"])
         else [],
-        scene=workup.through.scene(replace(figure, person=person)),
+        scene=workup.analysis.scene(replace(figure, person=person)),
         left_out=out,
         places=[place_for_workplace(one, at) for at, one in enumerate(places, 2)],
     )

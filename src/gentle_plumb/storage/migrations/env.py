@@ -2,10 +2,10 @@
 
 from alembic import context
 
-from gentle_plumb.storage.models import Base
+from gentle_plumb.storage.tables import METADATA
 
 context.configure(
-    connection=context.config.attributes["connection"], target_metadata=Base.metadata
+    connection=context.config.attributes["connection"], target_metadata=METADATA
 )
 with context.begin_transaction():
     context.run_migrations()

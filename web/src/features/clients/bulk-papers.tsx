@@ -10,8 +10,8 @@ import { Modal } from "@/shared/ui/modal";
 import { Notice } from "@/shared/ui/notice";
 import { Segments } from "@/shared/ui/segments";
 
-type Job = Schemas["BulkJobOut"];
-type Copy = NonNullable<Schemas["PapersIn"]["which"]>;
+type Job = Schemas["BulkJobView"];
+type Copy = NonNullable<Schemas["PapersRequest"]["which"]>;
 
 const COPIES: readonly { value: Copy; label: string }[] = [
   { value: "client", label: "Client's" },
@@ -106,7 +106,7 @@ function OneJob({ job }: { job: Job }) {
   });
   const what =
     job.kind === "papers"
-      ? `${COPIES.find((one) => one.value === job.which)?.label ?? ""} papers, ${longDate(job.since ?? "")} to ${longDate(job.until ?? "")}`
+      ? `${COPIES.find((one) => one.value === job.copy)?.label ?? ""} papers, ${longDate(job.since ?? "")} to ${longDate(job.until ?? "")}`
       : "Import of an archive";
   return (
     <li className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1 border-t border-hair py-2">

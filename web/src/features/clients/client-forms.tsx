@@ -8,7 +8,7 @@ import { Modal } from "@/shared/ui/modal";
 import { Notice } from "@/shared/ui/notice";
 import { Segments } from "@/shared/ui/segments";
 
-export type Client = Schemas["ClientOut"];
+export type Client = Schemas["ClientView"];
 type Facts = { name: string; work: string; sex: string; email: string; born: string };
 
 /** What is kept of a client beside their visits. */
@@ -42,7 +42,7 @@ function FactFields({ facts, onChange }: { facts: Facts; onChange: (facts: Facts
       <LabelledInput
         label="Year of birth"
         inputMode="numeric"
-        pattern="(19|20)\\d{2}"
+        pattern="(19|20)[0-9]{2}"
         maxLength={4}
         help="For letters to a clinician. Four digits, such as 1984."
         value={facts.born}

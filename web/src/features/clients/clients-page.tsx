@@ -1,6 +1,7 @@
 import { Link } from "@tanstack/react-router";
 import { useState } from "react";
 import { useMe } from "@/shared/api/account";
+import type { Schemas } from "@/shared/api/client";
 import { useClients, useVisits } from "@/shared/api/queries";
 import { shortDate } from "@/shared/dates";
 import { matches } from "@/shared/search";
@@ -13,7 +14,7 @@ import { Skeleton } from "@/shared/ui/skeleton";
 import { useLater } from "@/shared/use-later";
 import type { Line } from "../today/visits";
 import { BulkPapers } from "./bulk-papers";
-import { type Client, NewClient } from "./client-forms";
+import { NewClient } from "./client-forms";
 import { ImportClient } from "./import-client";
 import { useBeginVisit } from "./use-begin-visit";
 
@@ -109,7 +110,7 @@ function Row({
   visits,
   begin,
 }: {
-  client: Client;
+  client: Schemas["ListedClient"];
   visits: readonly Line[];
   begin: ((clientId: string) => Promise<void>) | null;
 }) {

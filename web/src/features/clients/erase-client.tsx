@@ -10,7 +10,7 @@ import { Modal } from "@/shared/ui/modal";
 import { Notice } from "@/shared/ui/notice";
 import { Segments } from "@/shared/ui/segments";
 
-type Erasure = Schemas["ErasureOut"];
+type Erasure = Schemas["ErasureView"];
 type Reason = "asked" | "due" | "mistake";
 type Who = { id: string; name: string };
 

@@ -40,7 +40,7 @@ export function OwnLinks({
   const links = useLinks(clientId);
   const demo = (useWelcome().data?.demo.length ?? 0) > 0;
   const [making, setMaking] = useState(false);
-  const [told, setTold] = useState<Schemas["MadeLinkOut"] | null>(null);
+  const [told, setTold] = useState<Schemas["MadeLink"] | null>(null);
   if (links.isError) return null; // who sees no health data has no part in it
   return (
     <section aria-label="Own page" className="mb-8">
@@ -102,7 +102,7 @@ function One({
   link: Link;
   email: string;
   writes: boolean;
-  onTold: (made: Schemas["MadeLinkOut"]) => void;
+  onTold: (made: Schemas["MadeLink"]) => void;
 }) {
   const { code, mail, revoke } = useLinkDeeds();
   const [closing, setClosing] = useState(false);
@@ -217,7 +217,7 @@ function NewLink({
 }: {
   visits: readonly Line[];
   onDone: () => void;
-  onMade: (made: Schemas["MadeLinkOut"]) => void;
+  onMade: (made: Schemas["MadeLink"]) => void;
 }) {
   const { make } = useLinkDeeds();
   const languages = useLanguages().data ?? [];
@@ -300,7 +300,7 @@ function Told({
   email,
   onDone,
 }: {
-  made: Schemas["MadeLinkOut"];
+  made: Schemas["MadeLink"];
   email: string;
   onDone: () => void;
 }) {

@@ -41,8 +41,8 @@ function Choose({
   members,
   onDone,
 }: {
-  access: Schemas["AccessOut"];
-  members: readonly Schemas["MemberOut"][];
+  access: Schemas["ClientAccess"];
+  members: readonly Schemas["MemberView"][];
   onDone: () => void;
 }) {
   const me = useMe().data;

@@ -16,7 +16,7 @@ import { figuresOf, figuresOfStation } from "./figures";
 import { ItemCard } from "./item-card";
 import { type Draft, ItemDialog } from "./item-dialog";
 
-type Item = Schemas["ShelfOut"];
+type Item = Schemas["ShelfView"];
 type Catalogue = Schemas["Fields"];
 /** What is being described: something kept, or something new from a kind or from nothing. */
 type Editing = { item: Item | null; piece: string; begin: Draft };
@@ -295,4 +295,4 @@ function Edit({
   );
 }
 
-const isOf = (piece: string) => (one: Schemas["PieceOut"]) => one.id === piece;
+const isOf = (piece: string) => (one: Schemas["PieceView"]) => one.id === piece;

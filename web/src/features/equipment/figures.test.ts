@@ -3,7 +3,7 @@ import type { Schemas } from "@/shared/api/client";
 import { appliesTo, byWeight, figuresOf, figuresOfStation } from "./figures";
 
 const field = (id: string, kind: string, label: string, unit = "", pair = "") =>
-  ({ id, kind, label, unit, pair, when: [], or_when: [] }) as unknown as Schemas["FieldOut"];
+  ({ id, kind, label, unit, pair, when: [], or_when: [] }) as unknown as Schemas["FieldView"];
 const FIELDS = [
   field("look.chair.kind", "choice", "Kind"),
   field("look.chair.slope", "number", "Slope", "°"),
@@ -28,7 +28,7 @@ test("a piece is asked first what it is and what it can be set to, then the rest
     ...field("look.chair.step", "length", "Step"),
     when: [["look.chair.kind", ["task"]]],
   };
-  const [first, rest] = byWeight([...chair, step as Schemas["FieldOut"]]);
+  const [first, rest] = byWeight([...chair, step as Schemas["FieldView"]]);
   expect(first.map(({ id }) => id.slice(11))).toEqual([
     "kind",
     "depth_min",
@@ -63,7 +63,7 @@ test("figures of a workstation: one a piece", () => {
 });
 
 test("what depends on another answer is asked with it only", () => {
-  const asked = { ...field("a", "length", "A"), when: [["kind", ["arm"]]] } as Schemas["FieldOut"];
+  const asked = { ...field("a", "length", "A"), when: [["kind", ["arm"]]] } as Schemas["FieldView"];
   expect(appliesTo(asked, { kind: "arm" })).toBe(true);
   expect(appliesTo(asked, {})).toBe(false);
 });

@@ -1,7 +1,7 @@
 import type { Schemas } from "@/shared/api/client";
 import { quantity } from "@/shared/quantity";
 
-type Field = Schemas["FieldOut"];
+type Field = Schemas["FieldView"];
 export type Figure = { name: string; value: string };
 
 /** Where a piece's heights and depths are told apart, these come first. */
@@ -32,14 +32,14 @@ export function figuresOf(
 export function figuresOfStation(
   values: Record<string, string>,
   fields: readonly Field[],
-  pieces: readonly Schemas["PieceOut"][],
+  pieces: readonly Schemas["PieceView"][],
   most = 3,
 ): Figure[] {
   return pieces.flatMap((piece) => figuresOf(values, of(piece, fields), 1)).slice(0, most);
 }
 
 /** The fields of a piece. */
-export function of(piece: Schemas["PieceOut"], fields: readonly Field[]): Field[] {
+export function of(piece: Schemas["PieceView"], fields: readonly Field[]): Field[] {
   return fields.filter((field) => piece.paths.includes(field.id));
 }
 

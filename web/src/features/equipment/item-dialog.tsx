@@ -29,7 +29,7 @@ export function ItemDialog({
   title: string;
   says: string;
   begin: Draft;
-  pieces: readonly Schemas["PieceOut"][];
+  pieces: readonly Schemas["PieceView"][];
   catalogue: Schemas["Fields"];
   unit: string;
   error: Error | null;
@@ -53,7 +53,7 @@ export function ItemDialog({
     const kept = Object.fromEntries(told.map(({ id }) => [id, values[id] ?? ""]));
     onSave({ name, place, values: kept });
   };
-  const inputs = (fields: readonly Schemas["FieldOut"][]) =>
+  const inputs = (fields: readonly Schemas["FieldView"][]) =>
     fields
       .filter((field) => appliesTo(field, values))
       .map((field) => (
@@ -142,7 +142,7 @@ export function ItemDialog({
 /** The fold of what a piece can be used without. */
 const MORE = "more";
 
-function many(fields: readonly Schemas["FieldOut"][], values: Record<string, string>): string {
+function many(fields: readonly Schemas["FieldView"][], values: Record<string, string>): string {
   const told = fields.filter((field) => appliesTo(field, values) && values[field.id]?.trim());
   return told.length ? `${told.length} recorded` : "not recorded";
 }

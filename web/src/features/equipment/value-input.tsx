@@ -10,7 +10,7 @@ export function ValueInput({
   wrong,
   onChange,
 }: {
-  field: Schemas["FieldOut"];
+  field: Schemas["FieldView"];
   value: string;
   unit: string;
   /** What the server said of it. */

@@ -12,6 +12,7 @@ function path(role: string, d: string): Mark {
     y: 0,
     size: 0,
     text: "",
+    value: null,
     anchor: "start",
     part: "",
     posture: "",

@@ -159,7 +159,7 @@ function readings(count: number): string {
   return `${count} ${count === 1 ? "reading" : "readings"}`;
 }
 
-function Understood({ found }: { found: Schemas["PreviewOut"] }) {
+function Understood({ found }: { found: Schemas["Preview"] }) {
   return (
     <div>
       <p className="mb-1 font-semibold">

@@ -10,7 +10,7 @@ import { Modal } from "@/shared/ui/modal";
 import { Notice } from "@/shared/ui/notice";
 import { saidWithUndo } from "@/shared/ui/undo";
 
-type Kept = Schemas["ListOut"];
+type Kept = Schemas["ListView"];
 
 /** The practice's own lists of dimensions, beside the short and the full one. */
 export function Lists({ mayWrite }: { mayWrite: boolean }) {

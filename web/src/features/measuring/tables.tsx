@@ -16,7 +16,7 @@ export function Tables({ mayWrite }: { mayWrite: boolean }) {
   const [adding, setAdding] = useState(false);
   const [going, setGoing] = useState<readonly string[]>([]);
   const shown = (tables.data ?? []).filter((table) => !going.includes(table.id));
-  const remove = ({ id: one, name }: Schemas["TableOut"]) => {
+  const remove = ({ id: one, name }: Schemas["TableView"]) => {
     const back = () => setGoing((last) => last.filter((other) => other !== one));
     setGoing((last) => [...last, one]);
     doneLater(

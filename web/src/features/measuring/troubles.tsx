@@ -2,7 +2,7 @@ import type { Schemas } from "@/shared/api/client";
 
 const MOST = 12;
 
-type Line = Schemas["LineOut"] | { [key: string]: string };
+type Line = Schemas["FileLine"] | { [key: string]: string };
 
 /** Lines of a file with what is to be said of each; the first dozen, then how many more. */
 export function Troubles({ lines }: { lines: readonly Line[] }) {

@@ -1,6 +1,7 @@
 import { RadioGroup } from "radix-ui";
 import { useId, useState } from "react";
 import type { Problem } from "@/shared/api/client";
+import { MM_PER } from "@/shared/quantity";
 import type { Answers } from "./answers";
 import type { Question, View } from "./api";
 import { useWords } from "./words";
@@ -78,7 +79,7 @@ export function useWrong(unit: "cm" | "in") {
     const { low, high } = problem;
     if (typeof low === "number" && typeof high === "number") {
       const length = problem.unit === "mm";
-      const per = unit === "in" ? 25.4 : 10;
+      const per = MM_PER[unit];
       const say = (end: number) => (length ? `${(end / per).toFixed(1)} ${unit}` : `${end}`);
       const typed = Number((problem.value ?? "").replace(",", ".").replace(/[^\d.]/g, ""));
       if (FROM_THE_SEAT.has(dimension) && typed * per > high)

@@ -9,8 +9,8 @@ import { Notice } from "@/shared/ui/notice";
 import { Segments } from "@/shared/ui/segments";
 import { Whose } from "@/shared/ui/whose";
 
-type Role = Schemas["InvitationIn"]["role"];
-type Made = Schemas["MadeDoorOut"];
+type Role = Schemas["NewInvitation"]["role"];
+type Made = Schemas["MadeDoor"];
 
 const ROLES: readonly { value: Role; label: string; says: string }[] = [
   {
@@ -88,7 +88,7 @@ export function ResetPassword({
   member,
   onDone,
 }: {
-  member: Schemas["MemberOut"];
+  member: Schemas["MemberView"];
   onDone: () => void;
 }) {
   const { reset } = useInvitations();
@@ -129,12 +129,12 @@ function Told({ made, title, onDone }: { made: Made; title: string; onDone: () =
     <Modal open onOpenChange={(open) => !open && onDone()} title={title}>
       <div className="space-y-4">
         {made.mailed ? (
-          <p role="status">A mail with the link is on its way to {made.email}.</p>
+          <p role="status">A mail with the link is on its way to {made.link.email}.</p>
         ) : (
           <>
             <p role="status">
-              No mail server is set up here. Hand this link to {made.email} yourself; it is shown
-              this once, and opens once.
+              No mail server is set up here. Hand this link to {made.link.email} yourself; it is
+              shown this once, and opens once.
             </p>
             <p className="figures bg-deep p-3 break-all select-all">{made.url}</p>
             <Button
@@ -157,7 +157,7 @@ function Told({ made, title, onDone }: { made: Made; title: string; onDone: () =
   );
 }
 
-const MAIL: Record<Schemas["OneTimeLinkOut"]["letter"], string> = {
+const MAIL: Record<Schemas["WaitingLink"]["letter"], string> = {
   "": "handed over by hand",
   waiting: "mail waits to be sent",
   sending: "mail is being sent",

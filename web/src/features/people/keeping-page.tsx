@@ -11,8 +11,8 @@ import { PageHead } from "@/shared/ui/page-head";
 import { Skeleton } from "@/shared/ui/skeleton";
 import { afterwards, Erase, ProofPaper } from "../clients/erase-client";
 
-type Keeping = Schemas["KeepingOut"];
-type Due = Schemas["DueOut"];
+type Keeping = Schemas["KeepingView"];
+type Due = Schemas["DueErasure"];
 
 /** How long records are kept, what is due to go, and what was erased: an owner decides, nothing goes by itself. */
 export function KeepingPage() {
@@ -42,12 +42,14 @@ export function KeepingPage() {
 }
 
 const isSet = (one: Keeping) =>
-  one.signed_years !== null || one.unsigned_years !== null || one.photographs_months !== null;
+  one.keep_signed_years !== null ||
+  one.keep_unsigned_years !== null ||
+  one.keep_photographs_months !== null;
 
 const FIELDS = [
-  ["signed_years", "With a signed report", "years", 100],
-  ["unsigned_years", "Without one", "years", 100],
-  ["photographs_months", "Photographs", "months", 1200],
+  ["keep_signed_years", "With a signed report", "years", 100],
+  ["keep_unsigned_years", "Without one", "years", 100],
+  ["keep_photographs_months", "Photographs", "months", 1200],
 ] as const;
 
 function Periods({ keeping }: { keeping: Keeping }) {
@@ -64,8 +66,14 @@ function Periods({ keeping }: { keeping: Keeping }) {
       className="max-w-[760px]"
       onSubmit={(event) => {
         event.preventDefault();
-        const [signed_years = null, unsigned_years = null, photographs_months = null] = read;
-        put.mutate({ body: { signed_years, unsigned_years, photographs_months } });
+        const [signed = null, unsigned = null, photographs = null] = read;
+        put.mutate({
+          body: {
+            keep_signed_years: signed,
+            keep_unsigned_years: unsigned,
+            keep_photographs_months: photographs,
+          },
+        });
       }}
     >
       <h2 className="mb-3 border-b border-ink pb-1 text-lg">Periods</h2>
@@ -157,7 +165,7 @@ const REASONS: Record<string, string> = {
   mistake: "made by mistake",
 };
 
-function Erased({ erased }: { erased: readonly Schemas["ErasureOut"][] }) {
+function Erased({ erased }: { erased: readonly Schemas["ErasureView"][] }) {
   if (erased.length === 0) return null;
   return (
     <section aria-label="Erased" className="mt-8">
@@ -174,14 +182,14 @@ function Erased({ erased }: { erased: readonly Schemas["ErasureOut"][] }) {
   );
 }
 
-function OneErased({ erasure }: { erasure: Schemas["ErasureOut"] }) {
+function OneErased({ erasure }: { erasure: Schemas["ErasureView"] }) {
   const [name, setName] = useState("");
   const [printing, setPrinting] = useState(false);
   return (
     <li className="border-b border-hair py-2">
       <div className="flex flex-wrap items-center justify-between gap-x-5">
         <p>
-          <b>{longDate(dayOf(new Date(erasure.at)))}</b>, {erasure.by}:{" "}
+          <b>{longDate(dayOf(new Date(erasure.at)))}</b>, {erasure.by_name}:{" "}
           {REASONS[erasure.reason] ?? erasure.reason}.{" "}
           <span className="figures">{erasure.counts.join(", ")}</span>
         </p>

@@ -15,7 +15,7 @@ import { Invite, ResetPassword, Waiting } from "./invite";
 import { Languages } from "./languages";
 import { Restricted } from "./restricted";
 
-type Member = Schemas["MemberOut"];
+type Member = Schemas["MemberView"];
 
 const ROLES: Record<string, string> = {
   owner: "Owner: full access, manages the team",
@@ -89,7 +89,7 @@ export function PeoplePage() {
               )}
             </div>
             <span className="min-h-11 desk:text-right">
-              {owns && member.second_factor && member.email !== me?.email && (
+              {owns && member.has_second_factor && member.email !== me?.email && (
                 <Button
                   look="quiet"
                   className="-ml-4 desk:ml-0"
@@ -148,7 +148,7 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
   const [letterhead, setLetterhead] = useState(me.letterhead);
   const [contact, setContact] = useState(me.contact);
   const [currency, setCurrency] = useState(me.currency);
-  const [second, setSecond] = useState(me.second_factor_asked);
+  const [second, setSecond] = useState(me.second_factor);
   const [idle, setIdle] = useState(`${me.idle_minutes}`);
   const [days, setDays] = useState(`${me.device_days}`);
   const [sums, setSums] = useState(SUMS.map(([name]) => shownSum(me[name])));
@@ -160,7 +160,7 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
     letterhead !== me.letterhead ||
     contact !== me.contact ||
     currency !== me.currency ||
-    second !== me.second_factor_asked ||
+    second !== me.second_factor ||
     Number(idle) !== me.idle_minutes ||
     Number(days) !== me.device_days ||
     SUMS.some(([name], index) => typed[index] !== me[name]);

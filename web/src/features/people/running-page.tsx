@@ -9,7 +9,7 @@ import { PageHead } from "@/shared/ui/page-head";
 import { Skeleton } from "@/shared/ui/skeleton";
 import { Whose } from "@/shared/ui/whose";
 
-type Running = Schemas["RunningOut"];
+type Running = Schemas["Running"];
 
 const moment = (iso: string) => `${longDate(dayOf(new Date(iso)))}, ${clockTime(new Date(iso))}`;
 
@@ -54,7 +54,7 @@ function Shown({ running }: { running: Running }) {
           {last && (
             <>
               Last <b>{moment(last.at)}</b>,{" "}
-              <span className="figures">{last.megabytes.toFixed(1)} MB</span>, encrypted and read
+              <span className="figures">{(last.size / 1e6).toFixed(1)} MB</span>, encrypted and read
               back.{" "}
             </>
           )}

@@ -56,13 +56,13 @@ export function SecondFactor() {
     <section aria-label="Second factor" className="space-y-4">
       <h2 className="border-b border-ink pb-1 text-lg">Second factor</h2>
       {error && <Notice role="alert">{error.message}</Notice>}
-      {me.second_factor ? (
+      {me.has_second_factor ? (
         <>
           <p>
             On: you sign in with a code of your authenticator. {me.recovery_left} recovery codes are
             left.
           </p>
-          {me.second_factor_asked ? (
+          {me.second_factor ? (
             <p className="text-sm text-soft">Your practice asks everybody for one.</p>
           ) : (
             <>

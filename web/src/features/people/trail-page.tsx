@@ -14,7 +14,7 @@ import { PageHead } from "@/shared/ui/page-head";
 import { Select } from "@/shared/ui/select";
 import { Skeleton } from "@/shared/ui/skeleton";
 
-type Line = Schemas["TrailLineOut"];
+type Line = Schemas["TrailLineView"];
 type Act = Line["act"];
 
 const ACTS: Record<Act, string> = {

@@ -12,8 +12,8 @@ import { Select } from "@/shared/ui/select";
 import { Skeleton } from "@/shared/ui/skeleton";
 import { saidWithUndo } from "@/shared/ui/undo";
 
-type Question = Schemas["PolicyQuestionOut"];
-type Bundle = Schemas["RuleSetOut"];
+type Question = Schemas["PolicyQuestion"];
+type Bundle = Schemas["RuleSetView"];
 type Draft = {
   id: string | null;
   version: number;

@@ -40,7 +40,7 @@ export function missingOf(me: Schemas["Me"]): { to: string; what: string; why: s
       why: "so that plans can say what a purchase comes to",
     },
     {
-      missing: !me.second_factor,
+      missing: !me.has_second_factor,
       to: "/account",
       what: "A second factor for your account",
       why: "so that a stolen password opens nothing",

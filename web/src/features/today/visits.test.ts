@@ -4,8 +4,14 @@ import { ageOf, groupVisits, sought, whenDue } from "./visits";
 
 const TODAY = "2026-11-25";
 
-function line(client: string, state: Schemas["VisitLineOut"]["state"], follow_up: string | null) {
-  return { client, state, follow_up, sign: null, worse: [] as string[] } as Schemas["VisitLineOut"];
+function line(client: string, state: Schemas["VisitLineView"]["state"], follow_up: string | null) {
+  return {
+    client,
+    state,
+    follow_up,
+    sign: null,
+    worse: [] as string[],
+  } as Schemas["VisitLineView"];
 }
 
 test("a warning sign nobody has answered comes first", () => {

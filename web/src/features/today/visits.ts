@@ -2,7 +2,7 @@ import type { Schemas } from "@/shared/api/client";
 import { dayOf, daysBetween, daysLater } from "@/shared/dates";
 import { matches } from "@/shared/search";
 
-export type Line = Schemas["VisitLineOut"];
+export type Line = Schemas["VisitLineView"];
 
 export const STATE_WORDS: Record<Line["state"], string> = {
   new: "Not started",

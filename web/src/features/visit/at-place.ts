@@ -3,7 +3,7 @@ import type { ChangeQueue } from "./saving/change-queue";
 import type { FieldState } from "./saving/field-state";
 
 /** A place of a visit: the main one is the record itself, the others stand under `place.<id>.`. */
-export type PlaceId = NonNullable<Schemas["StackIn"]["place"]>;
+export type PlaceId = NonNullable<Schemas["StackRequest"]["place"]>;
 export const MAIN = "main";
 export const FURTHER = ["2", "3", "4"] as const;
 

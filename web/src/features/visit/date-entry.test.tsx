@@ -7,7 +7,7 @@ import { cell, renderInVisit } from "@/test/visit";
 import { DateEntry } from "./date-entry";
 
 const PATH = "report.follow_up";
-const visit = { reports: [], started_on: "2026-11-26" } as unknown as Schemas["VisitOut"];
+const visit = { reports: [], started_on: "2026-11-26" } as unknown as Schemas["OpenVisit"];
 const entry = <DateEntry path={PATH} id="due" ahead />;
 
 test("a day is sent once it is whole, and shown in words", async () => {

@@ -9,8 +9,16 @@ import type { Snapshot } from "./saving/field-state";
 import { type Navigation, NavigationContext } from "./state/navigation";
 
 const KEPT: Snapshot = {
-  ...{ cells: new Map(), pending: 2, here: 2, typing: 0, offline: false, signedOut: false },
-  ...{ keptAt: null, onDisk: true, full: false, asking: false },
+  cells: new Map(),
+  pending: 2,
+  here: 2,
+  typing: 0,
+  offline: false,
+  signedOut: false,
+  keptAt: null,
+  onDisk: true,
+  full: false,
+  asking: false,
 };
 
 function status(over: Partial<Snapshot>, away = true): string {

@@ -60,7 +60,7 @@ function OpenVisit({
   fields,
   step,
 }: {
-  visit: Schemas["VisitOut"];
+  visit: Schemas["OpenVisit"];
   fields: Schemas["Fields"];
   step: StepId;
 }) {
@@ -88,7 +88,7 @@ function WorkedVisit({
   visit,
   catalogue,
 }: {
-  visit: Schemas["VisitOut"];
+  visit: Schemas["OpenVisit"];
   catalogue: Schemas["Fields"];
 }) {
   const me = useMe().data;

@@ -3,7 +3,7 @@ import { fileBody, type Schemas, server, type Unit } from "./client";
 import { stale } from "./stale";
 
 export type Link = Schemas["LinkView"];
-export type CheckRound = Schemas["LinkRound"];
+export type CheckRound = Schemas["RoundView"];
 export type Level = Schemas["CheckView"]["level"];
 
 const LINKS = "/api/clients/{client_id}/links";

@@ -120,7 +120,7 @@ export type View = {
   mode: "both" | "seated" | "standing" | "overlay";
   show: "found" | "target" | "left";
   /** Which of the visit's places. */
-  place?: NonNullable<Schemas["StackIn"]["place"]>;
+  place?: NonNullable<Schemas["StackRequest"]["place"]>;
   /** With the body, dimension by dimension. */
   body?: boolean;
   /** With all three plans. */
@@ -216,7 +216,7 @@ type DayQuery = NonNullable<Parameters<typeof dayOptions>[1]>;
 
 function dayOptions(
   id: string,
-  query: { place?: NonNullable<Schemas["StackIn"]["place"]>; week?: number; width?: number },
+  query: { place?: NonNullable<Schemas["StackRequest"]["place"]>; week?: number; width?: number },
 ) {
   return { params: { path: { visit_id: id }, query } };
 }
@@ -224,7 +224,7 @@ function dayOptions(
 export const PROGRAMME = "/api/visits/{visit_id}/movements";
 
 /** The movements of a visit's client, with their figures. */
-export function useProgramme(id: string, place: NonNullable<Schemas["StackIn"]["place"]>) {
+export function useProgramme(id: string, place: NonNullable<Schemas["StackRequest"]["place"]>) {
   return server.useQuery(
     "get",
     PROGRAMME,
@@ -245,16 +245,21 @@ function ofView(id: string, view: View | null) {
   return { params: { path: { visit_id: id }, query: view ?? {} } };
 }
 
+/** Whether nothing has changed since the last version was signed. */
+export function isSigned(visit: Schemas["OpenVisit"]): boolean {
+  return visit.reports.at(-1)?.revision === visit.revision;
+}
+
 /** Put what a change's answer brought where the page reads it, and ask anew for what it left open. */
 export function putAnswer(
   queries: QueryClient,
   visitId: string,
   view: View | null,
-  answer: Schemas["ChangeOut"],
+  answer: Schemas["ChangeAnswer"],
 ): void {
   const { entry, revision, worked } = answer;
   const mark = isByDevice(answer) ? { by_device: true } : {};
-  queries.setQueryData<Schemas["VisitOut"]>(
+  queries.setQueryData<Schemas["OpenVisit"]>(
     ofVisit(VISIT, visitId),
     (old) =>
       old && {
@@ -262,10 +267,9 @@ export function putAnswer(
         ...mark,
         revision: Math.max(revision, old.revision),
         entries: { ...old.entries, [entry.path]: entry },
-        reports: old.reports.map((report) => ({ ...report, current: false })),
       },
   );
-  const visit = queries.getQueryData<Schemas["VisitOut"]>(ofVisit(VISIT, visitId));
+  const visit = queries.getQueryData<Schemas["OpenVisit"]>(ofVisit(VISIT, visitId));
   if (visit && !isByDevice(visit)) noteVisit(visit);
   const key = server.queryOptions("get", WORKED, ofView(visitId, view)).queryKey;
   if (worked) queries.setQueryData(key, { ...worked, ...mark });

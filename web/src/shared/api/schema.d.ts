@@ -72,26 +72,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/device/left": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Left
-         * @description Those whose things a device keeps and who have left their practice: it erases what it keeps of them.
-         */
-        post: operations["left_api_device_left_post"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/session/lock": {
         parameters: {
             query?: never;
@@ -146,6 +126,26 @@ export interface paths {
          * @description Open a lock by the password: the session goes on, and tells its token again.
          */
         post: operations["confirm_api_session_confirm_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/device/left": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Left
+         * @description Those whose things a device keeps and who have left their practice: it erases what it keeps of them.
+         */
+        post: operations["left_api_device_left_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -400,70 +400,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/welcome": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Welcome
-         * @description What the sign-in page shows; credentials only in demo mode.
-         */
-        get: operations["welcome_api_welcome_get"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/entrance": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /**
-         * Enter
-         * @description Choose a password by a one-time link; one signs in with it afterwards.
-         */
-        put: operations["enter_api_entrance_put"];
-        /**
-         * Look
-         * @description What a one-time link opens.
-         */
-        post: operations["look_api_entrance_post"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/forgotten": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Forgotten
-         * @description Ask for a link to set one's password anew; whether anybody has this address is not told.
-         */
-        post: operations["forgotten_api_forgotten_post"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/invitations": {
         parameters: {
             query?: never;
@@ -586,6 +522,70 @@ export interface paths {
          */
         put: operations["put_access_api_restricted__client_id__put"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/welcome": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Welcome
+         * @description What the sign-in page shows; credentials only in demo mode.
+         */
+        get: operations["welcome_api_welcome_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/entrance": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Enter
+         * @description Choose a password by a one-time link; one signs in with it afterwards.
+         */
+        put: operations["enter_api_entrance_put"];
+        /**
+         * Look
+         * @description What a one-time link opens.
+         */
+        post: operations["look_api_entrance_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/forgotten": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Forgotten
+         * @description Ask for a link to set one's password anew; whether anybody has this address is not told.
+         */
+        post: operations["forgotten_api_forgotten_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -820,7 +820,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/fields": {
+    "/api/clients/{client_id}/archive.zip": {
         parameters: {
             query?: never;
             header?: never;
@@ -828,12 +828,32 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Fields
-         * @description The fields of a visit: labels, kinds, ranges, choices; and the drawing's inks.
+         * Export Client
+         * @description A client whole: every visit, photograph and signed paper as open files in one archive.
          */
-        get: operations["fields_api_fields_get"];
+        get: operations["export_client_api_clients__client_id__archive_zip_get"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Import Client
+         * @description Import a client from such an archive, as a new one; refused whole where anything is wrong.
+         */
+        post: operations["import_client_api_clients_archive_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -995,21 +1015,19 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/visits/{visit_id}/photos/{photo_id}": {
+    "/api/visits/{visit_id}/given": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get?: never;
         /**
-         * Add Photo
-         * @description Keep a photograph, sent as it is: upright and without metadata from here on.
-         *
-         *     The id is made on the page; sent twice it counts once.
+         * Given
+         * @description What a visit is worked out from at a place: what the page's own what-if begins with.
          */
-        put: operations["add_photo_api_visits__visit_id__photos__photo_id__put"];
+        get: operations["given_api_visits__visit_id__given_get"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -1017,7 +1035,27 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/photos/{photo_id}.jpg": {
+    "/api/visits/{visit_id}/try": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Try Out
+         * @description What a visit would come to if something were otherwise. Nothing is kept.
+         */
+        post: operations["try_out_api_visits__visit_id__try_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit_id}/day": {
         parameters: {
             query?: never;
             header?: never;
@@ -1025,12 +1063,52 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Photo
-         * @description A photograph, only within its practice.
+         * Working Day
+         * @description The working day of a visit: rhythms, spells, the bar, strain before and after.
          */
-        get: operations["photo_api_photos__photo_id__jpg_get"];
+        get: operations["working_day_api_visits__visit_id__day_get"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit_id}/movements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Movements
+         * @description The movements of a visit's client: at most five, what else could be, what a limit keeps out.
+         */
+        get: operations["movements_api_visits__visit_id__movements_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit_id}/stack": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Stack
+         * @description The best stack for a lift from what is at hand in this visit's room.
+         */
+        post: operations["stack_api_visits__visit_id__stack_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1052,94 +1130,6 @@ export interface paths {
          * @description Erase a photograph and the points on it.
          */
         delete: operations["drop_photo_api_photos__photo_id__delete"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/shelf": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Shelf
-         * @description The practice's own pieces and shared workstations.
-         */
-        get: operations["shelf_api_shelf_get"];
-        put?: never;
-        /**
-         * Add To Shelf
-         * @description Keep a piece or a workstation.
-         */
-        post: operations["add_to_shelf_api_shelf_post"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/shelf/{item_id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /**
-         * Change On Shelf
-         * @description Change one upon its version; on a stale version it answers 409 with what is there.
-         */
-        put: operations["change_on_shelf_api_shelf__item_id__put"];
-        post?: never;
-        /**
-         * Drop From Shelf
-         * @description Take one off the shelf; visits keep what they took from it.
-         */
-        delete: operations["drop_from_shelf_api_shelf__item_id__delete"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/light-meter/readings": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Read Light
-         * @description Ask the light meter near the desk for one reading.
-         */
-        post: operations["read_light_api_light_meter_readings_post"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/fit": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Fit Case
-         * @description Work out a case that is not kept.
-         */
-        post: operations["fit_case_api_fit_post"];
-        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1225,26 +1215,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/reports/{report_id}/request-answers": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Request Answers
-         * @description Read a form of a request that came back: its answers by path, for the page to enter. Nothing is changed.
-         */
-        post: operations["request_answers_api_reports__report_id__request_answers_post"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/visits/{visit_id}/reports/{report_id}": {
         parameters: {
             query?: never;
@@ -1301,6 +1271,244 @@ export interface paths {
         get: operations["request_form_api_reports__report_id__request_pdf_get"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reports/{report_id}/request-answers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Request Answers
+         * @description Read a form of a request that came back: its answers by path, for the page to enter. Nothing is changed.
+         */
+        post: operations["request_answers_api_reports__report_id__request_answers_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit_id}/day.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Day Calendar
+         * @description The working day as a calendar file: quiet, and without a word about health.
+         */
+        get: operations["day_calendar_api_visits__visit_id__day_ics_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fields": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Fields
+         * @description The fields of a visit: labels, kinds, ranges, choices; and the drawing's inks.
+         */
+        get: operations["fields_api_fields_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit_id}/photos/{photo_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Add Photo
+         * @description Keep a photograph, sent as it is: upright and without metadata from here on.
+         *
+         *     The id is made on the page; sent twice it counts once.
+         */
+        put: operations["add_photo_api_visits__visit_id__photos__photo_id__put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{photo_id}.jpg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Photo
+         * @description A photograph, only within its practice.
+         */
+        get: operations["photo_api_photos__photo_id__jpg_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Shelf
+         * @description The practice's own pieces and shared workstations.
+         */
+        get: operations["shelf_api_shelf_get"];
+        put?: never;
+        /**
+         * Add To Shelf
+         * @description Keep a piece or a workstation.
+         */
+        post: operations["add_to_shelf_api_shelf_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/{item_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Change On Shelf
+         * @description Change one upon its version; on a stale version it answers 409 with what is there.
+         */
+        put: operations["change_on_shelf_api_shelf__item_id__put"];
+        post?: never;
+        /**
+         * Drop From Shelf
+         * @description Take one off the shelf; visits keep what they took from it.
+         */
+        delete: operations["drop_from_shelf_api_shelf__item_id__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/policies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * House Rules
+         * @description Every question, and the practice's bundles.
+         */
+        get: operations["house_rules_api_policies_get"];
+        put?: never;
+        /**
+         * Add Bundle
+         * @description Keep a bundle; as the default, visits that begin from now on go by it.
+         */
+        post: operations["add_bundle_api_policies_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/policies/{bundle_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Change Bundle
+         * @description Change one upon its version; on a stale version it answers 409 with what is there.
+         */
+        put: operations["change_bundle_api_policies__bundle_id__put"];
+        post?: never;
+        /**
+         * Drop Bundle
+         * @description Drop one; visits keep what they took from it.
+         */
+        delete: operations["drop_bundle_api_policies__bundle_id__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/light-meter/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Light
+         * @description Ask the light meter near the desk for one reading.
+         */
+        post: operations["read_light_api_light_meter_readings_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Fit Case
+         * @description Work out a case that is not kept.
+         */
+        post: operations["fit_case_api_fit_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1643,174 +1851,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/policies": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * House Rules
-         * @description Every question, and the practice's bundles.
-         */
-        get: operations["house_rules_api_policies_get"];
-        put?: never;
-        /**
-         * Add Bundle
-         * @description Keep a bundle; as the default, visits that begin from now on go by it.
-         */
-        post: operations["add_bundle_api_policies_post"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/policies/{bundle_id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /**
-         * Change Bundle
-         * @description Change one upon its version; on a stale version it answers 409 with what is there.
-         */
-        put: operations["change_bundle_api_policies__bundle_id__put"];
-        post?: never;
-        /**
-         * Drop Bundle
-         * @description Drop one; visits keep what they took from it.
-         */
-        delete: operations["drop_bundle_api_policies__bundle_id__delete"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/visits/{visit_id}/given": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Given
-         * @description What a visit is worked through from at a place: what the page's own bench begins with.
-         */
-        get: operations["given_api_visits__visit_id__given_get"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/visits/{visit_id}/try": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Try Out
-         * @description What a visit would come to if something were otherwise. Nothing is kept.
-         */
-        post: operations["try_out_api_visits__visit_id__try_post"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/visits/{visit_id}/day": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Working Day
-         * @description The working day of a visit: rhythms, spells, the bar, strain before and after.
-         */
-        get: operations["working_day_api_visits__visit_id__day_get"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/visits/{visit_id}/day.ics": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Day Calendar
-         * @description The working day as a calendar file: quiet, and without a word about health.
-         */
-        get: operations["day_calendar_api_visits__visit_id__day_ics_get"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/visits/{visit_id}/movements": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Movements
-         * @description The movements of a visit's client: at most five, what else could be, what a limit keeps out.
-         */
-        get: operations["movements_api_visits__visit_id__movements_get"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/visits/{visit_id}/stack": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Stack
-         * @description The best stack for a lift from what is at hand in this visit's room.
-         */
-        post: operations["stack_api_visits__visit_id__stack_post"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/desk": {
         parameters: {
             query?: never;
@@ -1819,10 +1859,10 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * State
+         * Desk State
          * @description Where the desk stands, and what it can do.
          */
-        get: operations["state_api_desk_get"];
+        get: operations["desk_state_api_desk_get"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1841,10 +1881,10 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Hold
+         * Hold Desk
          * @description Go on towards a height; to be said again while the button is held, else it stands still.
          */
-        post: operations["hold_api_desk_hold_post"];
+        post: operations["hold_desk_api_desk_hold_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1861,10 +1901,10 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Stop
+         * Stop Desk
          * @description Stop at once.
          */
-        post: operations["stop_api_desk_stop_post"];
+        post: operations["stop_desk_api_desk_stop_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1880,10 +1920,10 @@ export interface paths {
         };
         get?: never;
         /**
-         * Save
+         * Save Preset
          * @description Save where it stands on a key, and read it back.
          */
-        put: operations["save_api_desk_presets__key__put"];
+        put: operations["save_preset_api_desk_presets__key__put"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1920,51 +1960,11 @@ export interface paths {
         };
         /**
          * Take Visit
-         * @description A visit with all it is worked through from, for a device that goes without network.
+         * @description A visit with all it is worked out from, for a device that goes without network.
          */
         get: operations["take_visit_api_visits__visit_id__device_get"];
         put?: never;
         post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/clients/{client_id}/archive.zip": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Export Client
-         * @description A client whole: every visit, photograph and signed paper as open files in one archive.
-         */
-        get: operations["export_client_api_clients__client_id__archive_zip_get"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/clients/archive": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Import Client
-         * @description Import a client from such an archive, as a new one; refused whole where anything is wrong.
-         */
-        post: operations["import_client_api_clients_archive_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2516,10 +2516,10 @@ export interface components {
             source: string;
         };
         /**
-         * AccessIn
+         * AccessChange
          * @description Who is to see a client.
          */
-        AccessIn: {
+        AccessChange: {
             /** Restricted */
             restricted: boolean;
             /**
@@ -2533,27 +2533,6 @@ export interface components {
              * @default false
              */
             knowing: boolean;
-        };
-        /**
-         * AccessOut
-         * @description Who sees a client: everybody in the practice, or the members named.
-         *
-         *     ``working`` are those with a visit of the client that is not signed.
-         */
-        AccessOut: {
-            /**
-             * Client Id
-             * Format: uuid
-             */
-            client_id: string;
-            /** Client */
-            client: string;
-            /** Restricted */
-            restricted: boolean;
-            /** Members */
-            members: string[];
-            /** Working */
-            working: string[];
         };
         /**
          * ActionView
@@ -2671,13 +2650,13 @@ export interface components {
             /** Minutes */
             minutes: number | null;
             /** Height */
-            height?: number | null;
+            height: number | null;
             /**
              * Sd
              * @default 0
              */
             sd: number;
-            span?: components["schemas"]["Span"] | null;
+            span: components["schemas"]["Span"] | null;
             /**
              * Mends
              * @default false
@@ -2777,20 +2756,43 @@ export interface components {
             /** Left */
             left: number | null;
             /** Dial */
-            dial?: number | null;
+            dial: number | null;
         };
         /**
-         * BackupOut
-         * @description The last backup that was read back.
+         * BackupFile
+         * @description A backup that was read back: when, and its size, bytes.
          */
-        BackupOut: {
+        BackupFile: {
             /**
              * At
              * Format: date-time
              */
             at: string;
-            /** Megabytes */
-            megabytes: number;
+            /** Size */
+            size: number;
+        };
+        /**
+         * Belongings
+         * @description What a member works with beside visits: the member without secrets, and what the practice has chosen.
+         *
+         *     ``errors`` are the member's errors of one reading by dimension, mm, ``policies`` the practice's positions by
+         *     question: visits begin with both.
+         */
+        Belongings: {
+            practice: components["schemas"]["Practice"];
+            member: components["schemas"]["Member"];
+            /** Errors */
+            errors: {
+                [key: string]: number;
+            };
+            /** Policies */
+            policies: {
+                [key: string]: string;
+            };
+            /** Tables */
+            tables: components["schemas"]["PopulationTable"][];
+            /** Lists */
+            lists: components["schemas"]["MeasuringList"][];
         };
         /**
          * BodyDocument
@@ -2817,10 +2819,12 @@ export interface components {
             values: string[];
         };
         /**
-         * BulkJobOut
-         * @description Something that a worker does: how far it is, and what came of it in words.
+         * BulkJobView
+         * @description Something asked for; ``says`` is what came of it, in words.
+         *
+         *     Papers are of one ``copy``, signed from ``since`` to ``until``; both are None for an import.
          */
-        BulkJobOut: {
+        BulkJobView: {
             /**
              * Id
              * Format: uuid
@@ -2835,14 +2839,21 @@ export interface components {
             since: string | null;
             /** Until */
             until: string | null;
-            /** Which */
-            which: string;
+            /**
+             * Copy
+             * @default
+             */
+            copy: string;
             /**
              * State
+             * @default waiting
              * @enum {string}
              */
             state: "waiting" | "working" | "done" | "failed";
-            /** Says */
+            /**
+             * Says
+             * @default
+             */
             says: string;
             /**
              * Made At
@@ -3119,32 +3130,163 @@ export interface components {
          */
         ChairKind: "task" | "dining" | "stool" | "saddle" | "wheelchair" | "ball" | "sofa" | "bed" | "other";
         /**
-         * ChangeIn
-         * @description One change: what was typed into which field, upon which version of it.
+         * ChangeAnswer
+         * @description The entry as it is now; the visit worked out anew where that was asked for.
          */
-        ChangeIn: {
-            /** Path */
-            path: string;
-            /** Typed */
-            typed: string;
-            /** Expected Version */
-            expected_version: number;
+        ChangeAnswer: {
+            entry: components["schemas"]["Entry"];
+            /** Revision */
+            revision: number;
+            worked: components["schemas"]["DrawnVisit"] | null;
+        };
+        /**
+         * ChangedClient
+         * @description A client corrected.
+         */
+        ChangedClient: {
+            /** Version */
+            version: number;
+            /** Name */
+            name: string;
+            /** Sex */
+            sex?: ("female" | "male") | null;
+            /**
+             * Work
+             * @default
+             */
+            work: string;
+            /**
+             * Email
+             * @default
+             */
+            email: string;
+            /** Birth Year */
+            birth_year?: number | null;
+        };
+        /**
+         * ChangedList
+         * @description One changed.
+         */
+        ChangedList: {
+            /** Version */
+            version: number;
+            /** Name */
+            name: string;
+            /** Dimensions */
+            dimensions: string[];
+        };
+        /**
+         * ChangedPeriods
+         * @description Periods as an owner sends them.
+         */
+        ChangedPeriods: {
+            /** Keep Signed Years */
+            keep_signed_years?: number | null;
+            /** Keep Unsigned Years */
+            keep_unsigned_years?: number | null;
+            /** Keep Photographs Months */
+            keep_photographs_months?: number | null;
+        };
+        /**
+         * ChangedRuleSet
+         * @description One changed.
+         */
+        ChangedRuleSet: {
+            /** Version */
+            version: number;
+            /** Name */
+            name: string;
+            /** Choices */
+            choices: {
+                [key: string]: string;
+            };
+            /**
+             * Is Default
+             * @default false
+             */
+            is_default: boolean;
+        };
+        /**
+         * ChangedSettings
+         * @description Settings as an owner sends them.
+         */
+        ChangedSettings: {
+            /**
+             * Time Zone
+             * @default UTC
+             */
+            time_zone: string;
+            /**
+             * Date Order
+             * @default dmy
+             * @enum {string}
+             */
+            date_order: "dmy" | "mdy";
+            /** Local Wording */
+            local_wording: string;
+            /**
+             * Letterhead
+             * @default
+             */
+            letterhead: string;
+            /**
+             * Contact
+             * @default
+             */
+            contact: string;
+            /**
+             * Second Factor
+             * @default false
+             */
+            second_factor: boolean;
+            /**
+             * Idle Minutes
+             * @default 15
+             */
+            idle_minutes: number;
+            /**
+             * Device Days
+             * @default 14
+             */
+            device_days: number;
+            /** Price Small */
+            price_small?: number | null;
+            /** Price Medium */
+            price_medium?: number | null;
+            /** Price Large */
+            price_large?: number | null;
+            /**
+             * Currency
+             * @default
+             */
+            currency: string;
+        };
+        /**
+         * ChangedShelfItem
+         * @description One changed.
+         */
+        ChangedShelfItem: {
+            /** Version */
+            version: number;
+            /** Piece */
+            piece: string;
+            /** Name */
+            name: string;
+            /**
+             * Place
+             * @default
+             */
+            place: string;
+            /** Values */
+            values: {
+                [key: string]: string;
+            };
             /**
              * Unit
              * @default cm
              * @enum {string}
              */
             unit: "mm" | "cm" | "in";
-        };
-        /**
-         * ChangeOut
-         * @description The entry as it is now; the visit worked out anew where that was asked for.
-         */
-        ChangeOut: {
-            entry: components["schemas"]["Entry"];
-            /** Revision */
-            revision: number;
-            worked?: components["schemas"]["VisitWorkup"] | null;
         };
         /**
          * Check
@@ -3186,6 +3328,20 @@ export interface components {
             due_on: string;
             /** Sent At */
             sent_at: string | null;
+            /** Decided */
+            decided: ("fine" | "advice" | "call" | "visit" | "clinician" | "same_day" | "stop") | null;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /**
+             * Decided By
+             * @default
+             */
+            decided_by: string;
+            /** Decided At */
+            decided_at: string | null;
             /**
              * Client Id
              * Format: uuid
@@ -3194,17 +3350,17 @@ export interface components {
             /** Client */
             client: string;
             /**
-             * Visit Id
-             * Format: uuid
-             */
-            visit_id: string;
-            /**
              * Level
              * @enum {string}
              */
             level: "fine" | "advice" | "call" | "visit" | "clinician" | "same_day" | "stop";
             /** Level Says */
             level_says: string;
+            /**
+             * Visit Id
+             * Format: uuid
+             */
+            visit_id: string;
             /** Reasons */
             reasons: components["schemas"]["ReasonView"][];
             /** Answers */
@@ -3213,14 +3369,6 @@ export interface components {
             open: number;
             /** Doubts */
             doubts: string[];
-            /** Decided */
-            decided: ("fine" | "advice" | "call" | "visit" | "clinician" | "same_day" | "stop") | null;
-            /** Note */
-            note: string;
-            /** Decided By */
-            decided_by: string;
-            /** Decided At */
-            decided_at: string | null;
         };
         /**
          * Chosen
@@ -3237,6 +3385,16 @@ export interface components {
             why: string;
             /** Usual */
             usual: boolean;
+        };
+        /**
+         * ChosenPassword
+         * @description The token of a one-time link, and the password chosen.
+         */
+        ChosenPassword: {
+            /** Token */
+            token: string;
+            /** Password */
+            password: string;
         };
         /**
          * ClearedDocument
@@ -3260,86 +3418,72 @@ export interface components {
             figure?: number | null;
         };
         /**
-         * ClientChange
-         * @description A client corrected upon its version.
+         * Client
+         * @description A client of a practice; ``origin_id`` is the identifier in the file they came from.
          */
-        ClientChange: {
-            /** Name */
-            name: string;
-            /** Sex */
-            sex?: ("female" | "male") | null;
-            /**
-             * Work
-             * @default
-             */
-            work: string;
-            /**
-             * Email
-             * @default
-             */
-            email: string;
-            /** Birth Year */
-            birth_year?: number | null;
-            /** Version */
-            version: number;
-        };
-        /**
-         * ClientIn
-         * @description A new client.
-         */
-        ClientIn: {
-            /** Name */
-            name: string;
-            /** Sex */
-            sex?: ("female" | "male") | null;
-            /**
-             * Work
-             * @default
-             */
-            work: string;
-            /**
-             * Email
-             * @default
-             */
-            email: string;
-            /** Birth Year */
-            birth_year?: number | null;
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
-        };
-        /**
-         * ClientOut
-         * @description A client; ``restricted``: some of the practice see them, and nobody else.
-         *
-         *     In a list ``last_visit`` is when they were seen last, ``follow_up`` when they are to be seen again.
-         */
-        ClientOut: {
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
+        Client: {
             /** Name */
             name: string;
             /** Sex */
             sex: ("female" | "male") | null;
-            /** Work */
+            /**
+             * Work
+             * @default
+             */
             work: string;
-            /** Email */
+            /**
+             * Email
+             * @default
+             */
             email: string;
             /** Birth Year */
             birth_year: number | null;
-            /** Version */
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Version
+             * @default 1
+             */
             version: number;
+            /**
+             * Restricted
+             * @default false
+             */
+            restricted: boolean;
+            /**
+             * Practice Id
+             * Format: uuid
+             */
+            practice_id: string;
+            /** Origin Id */
+            origin_id: string | null;
+        };
+        /**
+         * ClientAccess
+         * @description Who sees a client: everybody in the practice, or the members named.
+         *
+         *     ``working`` are the members who have a visit with this client that is unsigned, or changed since it was signed.
+         */
+        ClientAccess: {
+            /**
+             * Client Id
+             * Format: uuid
+             */
+            client_id: string;
+            /** Client */
+            client: string;
             /** Restricted */
             restricted: boolean;
-            /** Last Visit */
-            last_visit?: string | null;
-            /** Follow Up */
-            follow_up?: string | null;
+            /** Members */
+            members: string[];
+            /**
+             * Working
+             * @default []
+             */
+            working: string[];
         };
         /**
          * ClientPaper
@@ -3352,21 +3496,21 @@ export interface components {
          */
         ClientPaper: {
             /** Signed By */
-            signed_by?: string | null;
+            signed_by: string | null;
             /** Signed Title */
-            signed_title?: string | null;
+            signed_title: string | null;
             /** Signed Registration */
-            signed_registration?: string | null;
+            signed_registration: string | null;
             /** Signed At */
-            signed_at?: string | null;
+            signed_at: string | null;
             /** Signed On */
-            signed_on?: string | null;
+            signed_on: string | null;
             /** Sha256 */
-            sha256?: string | null;
+            sha256: string | null;
             /** Practice */
             practice: string;
             /** Letterhead */
-            letterhead?: string[];
+            letterhead: string[];
             /**
              * Call
              * @default
@@ -3389,7 +3533,7 @@ export interface components {
             /** Version */
             version: number;
             /** Replaces */
-            replaces?: string[];
+            replaces: string[];
             scene: components["schemas"]["Scene"] | null;
             /**
              * Scene Shows
@@ -3410,11 +3554,11 @@ export interface components {
             /** Cares */
             cares: components["schemas"]["PaperPrecaution"][];
             /** Limits */
-            limits?: string[];
+            limits: string[];
             /** First */
             first: components["schemas"]["PaperAction"][];
             /** Keep Doing */
-            keep_doing?: string[];
+            keep_doing: string[];
             /** Numbers */
             numbers: components["schemas"]["CardLine"][];
             /** Done */
@@ -3453,9 +3597,46 @@ export interface components {
             place: string;
             /** Places */
             places: components["schemas"]["PaperPlace"][];
-            since?: components["schemas"]["PaperSince"] | null;
+            since: components["schemas"]["PaperSince"] | null;
             /** Cautions */
             cautions: string[];
+        };
+        /**
+         * ClientView
+         * @description A client as they are shown; ``restricted``: some of the practice see them, and nobody else.
+         */
+        ClientView: {
+            /** Name */
+            name: string;
+            /** Sex */
+            sex: ("female" | "male") | null;
+            /**
+             * Work
+             * @default
+             */
+            work: string;
+            /**
+             * Email
+             * @default
+             */
+            email: string;
+            /** Birth Year */
+            birth_year: number | null;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Version
+             * @default 1
+             */
+            version: number;
+            /**
+             * Restricted
+             * @default false
+             */
+            restricted: boolean;
         };
         /**
          * ClinicianSays
@@ -3544,7 +3725,7 @@ export interface components {
             /** High */
             high: number;
             /** Start */
-            start?: number | null;
+            start: number | null;
         };
         /**
          * DayPage
@@ -3631,10 +3812,10 @@ export interface components {
             label: string;
         };
         /**
-         * DecisionIn
+         * Decision
          * @description What a practitioner decides on a client's answers.
          */
-        DecisionIn: {
+        Decision: {
             /**
              * Level
              * @enum {string}
@@ -3724,6 +3905,14 @@ export interface components {
             at: number;
         };
         /**
+         * DeskTarget
+         * @description A height of the display to go on towards, mm.
+         */
+        DeskTarget: {
+            /** Target */
+            target: number;
+        };
+        /**
          * DeviceMembers
          * @description Members whose things a device keeps.
          */
@@ -3732,10 +3921,12 @@ export interface components {
             members: string[];
         };
         /**
-         * DimensionOut
+         * DimensionView
          * @description A dimension of the catalogue, as it is explained.
+         *
+         *     ``twice``: it is read twice; ``can_guess``: an estimate is only made if insisted on.
          */
-        DimensionOut: {
+        DimensionView: {
             /** Id */
             id: string;
             /** Label */
@@ -3749,10 +3940,16 @@ export interface components {
              * @enum {string}
              */
             posture: "seated" | "standing";
-            /** View */
-            view: string;
-            /** Instrument */
-            instrument: string;
+            /**
+             * View
+             * @enum {string}
+             */
+            view: "side" | "behind" | "above";
+            /**
+             * Instrument
+             * @enum {string}
+             */
+            instrument: "tape" | "rod" | "calliper";
             /** Start */
             start: string;
             /** End */
@@ -3784,12 +3981,29 @@ export interface components {
             sign: -1 | 1;
         };
         /**
-         * DiscardIn
+         * Discarding
          * @description Whether a draft is thrown away, or taken back.
          */
-        DiscardIn: {
+        Discarding: {
             /** Discarded */
             discarded: boolean;
+        };
+        /**
+         * Door
+         * @description What a link opens, as its holder sees it.
+         */
+        Door: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "invitation" | "reset";
+            /** Practice */
+            practice: string;
+            /** Name */
+            name: string;
+            /** Email */
+            email: string;
         };
         /**
          * Doubt
@@ -3806,25 +4020,23 @@ export interface components {
             /** Text */
             text: string;
             /** Way Out */
-            way_out?: string | null;
+            way_out: string | null;
             /**
              * Fixes
              * @default []
              */
             fixes: components["schemas"]["Fix"][];
             /** Kept */
-            kept?: string | null;
+            kept: string | null;
         };
         /**
-         * Draft
-         * @description What every copy says at a revision, what is looked at before a signature, and what it would sign.
+         * DraftReport
+         * @description A report as it would be signed, at one revision of its visit: every copy, and what is looked at before.
          */
-        Draft: {
+        DraftReport: {
             content: components["schemas"]["Papers"];
             /** Missing */
-            missing: {
-                [key: string]: string;
-            }[];
+            missing: components["schemas"]["Missing"][];
             /** Checks */
             checks: components["schemas"]["Check"][];
             /** Summary */
@@ -3833,10 +4045,113 @@ export interface components {
             revision: number;
         };
         /**
-         * DueOut
-         * @description Records, or photographs, whose period is over.
+         * DrawnVisit
+         * @description A visit worked out, with its drawing.
          */
-        DueOut: {
+        DrawnVisit: {
+            /** Revision */
+            revision: number;
+            /** Place */
+            place: string;
+            /** Places */
+            places: components["schemas"]["PlaceView"][];
+            /** Rows */
+            rows: components["schemas"]["RowView"][];
+            /** Order */
+            order: string[];
+            /** Bundle */
+            bundle: {
+                [key: string]: string;
+            };
+            /**
+             * Plan
+             * @enum {string}
+             */
+            plan: "room" | "little" | "lasting" | "own";
+            /** Plans */
+            plans: components["schemas"]["PlanView"][];
+            /** Fixes */
+            fixes: components["schemas"]["PurchaseView"][];
+            /** Offers */
+            offers: components["schemas"]["OfferView"][];
+            /** Moves */
+            moves: components["schemas"]["MoveView"][];
+            pair: components["schemas"]["PairView"] | null;
+            /** Zones */
+            zones: components["schemas"]["ZoneView"][];
+            /** Laptop */
+            laptop: components["schemas"]["LaptopView"][];
+            /** Gazes */
+            gazes: components["schemas"]["GazeView"][];
+            /** Steps */
+            steps: components["schemas"]["StepProgress"][];
+            /** Findings */
+            findings: components["schemas"]["Finding"][];
+            /** Rest */
+            rest: components["schemas"]["RestView"][];
+            /** Hard */
+            hard: string[];
+            /** Worse */
+            worse: string | null;
+            /** Causes */
+            causes: components["schemas"]["CauseView"][];
+            /** Unexplained */
+            unexplained: string[];
+            /** Actions */
+            actions: components["schemas"]["ActionView"][];
+            /** Set Order */
+            set_order: string[];
+            settle: components["schemas"]["SettleView"];
+            /** Follows */
+            follows: components["schemas"]["SettingChange"][];
+            /** Strain */
+            strain: components["schemas"]["Strain"][];
+            /** Photos */
+            photos: components["schemas"]["PhotoView"][];
+            /** Signs */
+            signs: components["schemas"]["RaisedRedFlag"][];
+            /** Cares */
+            cares: components["schemas"]["PrecautionView"][];
+            decider: components["schemas"]["Decider"] | null;
+            /** Display */
+            display: string | null;
+            /** Measured */
+            measured: components["schemas"]["Measured"][];
+            /** Doubtful */
+            doubtful: string[];
+            /** Again */
+            again: components["schemas"]["RemeasureView"][];
+            /** Table Origin */
+            table_origin: string;
+            /** Joints */
+            joints: components["schemas"]["JointView"][];
+            /** Notes */
+            notes: string[];
+            /** Seated Possible */
+            seated_possible: boolean;
+            /** Standing Possible */
+            standing_possible: boolean;
+            /** Why Not Standing */
+            why_not_standing: string | null;
+            /** Hours */
+            hours: number;
+            /** Hours Doubt */
+            hours_doubt: string | null;
+            /** Over Found */
+            over_found: number | null;
+            /** Over Set */
+            over_set: number | null;
+            /** Untold Found */
+            untold_found: string[];
+            /** Untold Set */
+            untold_set: string[];
+            scene: components["schemas"]["Scene"];
+        };
+        /**
+         * DueErasure
+         * @description A client's records, or their photographs, whose period is over since ``due_on``.
+         */
+        DueErasure: {
             /**
              * Client Id
              * Format: uuid
@@ -3865,39 +4180,28 @@ export interface components {
             due_on: string;
         };
         /**
-         * EnterIn
-         * @description The token of a link, and the password chosen.
+         * EarlierVisit
+         * @description What was measured at an earlier visit of the same client, and what was said of conditions: values by path.
          */
-        EnterIn: {
-            /** Token */
-            token: string;
-            /** Password */
-            password: string;
-        };
-        /**
-         * EntranceIn
-         * @description The token of a link.
-         */
-        EntranceIn: {
-            /** Token */
-            token: string;
-        };
-        /**
-         * EntranceOut
-         * @description What a link opens.
-         */
-        EntranceOut: {
+        EarlierVisit: {
             /**
-             * Kind
-             * @enum {string}
+             * Visit Id
+             * Format: uuid
              */
-            kind: "invitation" | "reset";
-            /** Practice */
-            practice: string;
-            /** Name */
-            name: string;
-            /** Email */
-            email: string;
+            visit_id: string;
+            /**
+             * Started On
+             * Format: date
+             */
+            started_on: string;
+            /** Values */
+            values: {
+                [key: string]: number | string | null;
+            };
+            /** Conditions */
+            conditions: {
+                [key: string]: number | string | null;
+            };
         };
         /**
          * Entry
@@ -3926,6 +4230,24 @@ export interface components {
              * @default false
              */
             self_reported: boolean;
+        };
+        /**
+         * EntryChange
+         * @description One change: what was typed into which field, upon which version of it.
+         */
+        EntryChange: {
+            /** Path */
+            path: string;
+            /** Typed */
+            typed: string;
+            /** Expected Version */
+            expected_version: number;
+            /**
+             * Unit
+             * @default cm
+             * @enum {string}
+             */
+            unit: "mm" | "cm" | "in";
         };
         /**
          * EquipmentDocument
@@ -3979,10 +4301,10 @@ export interface components {
             other_seat?: components["schemas"]["RangeDocument"] | null;
         };
         /**
-         * ErasureOut
-         * @description Something erased; ``client`` is told only to who has just erased it.
+         * ErasureView
+         * @description Something erased; ``client`` is told only to who has just erased it, ``counts`` are in words.
          */
-        ErasureOut: {
+        ErasureView: {
             /**
              * Id
              * Format: uuid
@@ -4002,8 +4324,8 @@ export interface components {
              * Format: date-time
              */
             at: string;
-            /** By */
-            by: string;
+            /** By Name */
+            by_name: string;
             /** Counts */
             counts: string[];
             /** Left Over */
@@ -4012,10 +4334,10 @@ export interface components {
             backups_until: string | null;
         };
         /**
-         * FailedMailOut
-         * @description A mail that was given up.
+         * FailedMail
+         * @description A mail that was given up: to whom, what it was, and why.
          */
-        FailedMailOut: {
+        FailedMail: {
             /**
              * Id
              * Format: uuid
@@ -4036,13 +4358,10 @@ export interface components {
             at: string;
         };
         /**
-         * Field
-         * @description A field: what it is called, which answers it takes, when it makes sense.
-         *
-         *     ``low`` and ``high`` are in mm for a length, in ``unit`` for a number; ``when`` are the answers
-         *     of other fields without which it makes no sense, unless those of ``or_when`` hold; ``pair`` is the range whose lower end it is.
+         * FieldView
+         * @description A field as the page knows it; ``of_the_seat``: it is about a seat, and nothing where one only stands.
          */
-        FieldOut: {
+        FieldView: {
             /** Id */
             id: string;
             /**
@@ -4059,42 +4378,83 @@ export interface components {
              * @enum {string}
              */
             kind: "length" | "number" | "choice" | "text" | "date" | "point" | "time";
-            /** Section */
+            /**
+             * Section
+             * @default
+             */
             section: string;
-            /** Help */
+            /**
+             * Help
+             * @default
+             */
             help: string;
-            /** Unit */
+            /**
+             * Unit
+             * @default
+             */
             unit: string;
             /** Low */
             low: number | null;
             /** High */
             high: number | null;
-            /** Choices */
+            /**
+             * Choices
+             * @default []
+             */
             choices: [
                 string,
                 string
             ][];
-            /** Needed */
+            /**
+             * Needed
+             * @default false
+             */
             needed: boolean;
-            /** Part */
+            /**
+             * Part
+             * @default
+             */
             part: string;
-            /** When */
+            /**
+             * When
+             * @default []
+             */
             when: [
                 string,
                 string[]
             ][];
-            /** Or When */
+            /**
+             * Or When
+             * @default []
+             */
             or_when: [
                 string,
                 string[]
             ][];
-            /** Health */
+            /**
+             * Health
+             * @default false
+             */
             health: boolean;
-            /** Pair */
+            /**
+             * Pair
+             * @default
+             */
             pair: string;
-            /** Noted Only */
+            /**
+             * Noted Only
+             * @default false
+             */
             noted_only: boolean;
-            /** One Line */
+            /**
+             * Been
+             * @default false
+             */
+            been: boolean;
+            /**
+             * One Line
+             * @default false
+             */
             one_line: boolean;
             /** Of The Seat */
             of_the_seat: boolean;
@@ -4112,11 +4472,11 @@ export interface components {
                 [key: string]: string;
             };
             /** Fields */
-            fields: components["schemas"]["FieldOut"][];
+            fields: components["schemas"]["FieldView"][];
             /** Families */
-            families: components["schemas"]["FieldOut"][];
+            families: components["schemas"]["FieldView"][];
             /** Pieces */
-            pieces: components["schemas"]["PieceOut"][];
+            pieces: components["schemas"]["PieceView"][];
             /** Kinds */
             kinds: components["schemas"]["ShelfKind"][];
             /** Signs */
@@ -4144,7 +4504,7 @@ export interface components {
             /** Landmarks */
             landmarks: components["schemas"]["Landmark"][];
             /** Dimensions */
-            dimensions: components["schemas"]["DimensionOut"][];
+            dimensions: components["schemas"]["DimensionView"][];
             /** Skips */
             skips: {
                 [key: string]: string;
@@ -4159,6 +4519,18 @@ export interface components {
             sources: {
                 [key: string]: string;
             };
+        };
+        /**
+         * FileLine
+         * @description What is to be said of a line or place in a file.
+         */
+        FileLine: {
+            /** Line */
+            line: string;
+            /** Field */
+            field: string;
+            /** Reason */
+            reason: string;
         };
         /**
          * Finding
@@ -4204,7 +4576,7 @@ export interface components {
              */
             instruction: string;
             /** Reason */
-            reason?: string | null;
+            reason: string | null;
             /**
              * Key
              * @default
@@ -4216,7 +4588,7 @@ export interface components {
              */
             posture: string;
             /** Left */
-            left?: string | null;
+            left: string | null;
             /**
              * Region
              * @default
@@ -4228,19 +4600,19 @@ export interface components {
              */
             joint: string;
             /** Over Deg */
-            over_deg?: number | null;
+            over_deg: number | null;
             /** Minutes */
-            minutes?: number | null;
+            minutes: number | null;
             /** Sum */
-            sum?: string | null;
-            severity?: components["schemas"]["Severity"] | null;
+            sum: string | null;
+            severity: components["schemas"]["Severity"] | null;
             /**
              * Evidence
              * @default []
              */
             evidence: string[];
             /** Photo */
-            photo?: string | null;
+            photo: string | null;
             /**
              * Felt
              * @default []
@@ -4266,11 +4638,11 @@ export interface components {
              * @default false
              */
             own: boolean;
-            verdict?: components["schemas"]["gentle_plumb__core__record__fields__work__Verdict"] | null;
+            verdict: components["schemas"]["gentle_plumb__core__record__fields__work__Verdict"] | null;
             /** Words */
-            words?: string | null;
+            words: string | null;
             /** Dismissed For */
-            dismissed_for?: string | null;
+            dismissed_for: string | null;
             /**
              * Directions
              * @default []
@@ -4375,15 +4747,15 @@ export interface components {
              */
             status: "holds" | "off" | "not_assessable";
             /** Reason */
-            reason?: string | null;
+            reason: string | null;
             /** Target */
-            target?: number | null;
+            target: number | null;
             /** Low */
-            low?: number | null;
+            low: number | null;
             /** High */
-            high?: number | null;
+            high: number | null;
             /** Sd */
-            sd?: number | null;
+            sd: number | null;
             /**
              * Terms
              * @default []
@@ -4395,7 +4767,7 @@ export interface components {
              */
             estimated: string[];
             /** Retake */
-            retake?: string | null;
+            retake: string | null;
             /**
              * Shares
              * @default []
@@ -4405,24 +4777,24 @@ export interface components {
                 number
             ][];
             /** Setting */
-            setting?: number | null;
+            setting: number | null;
             /**
              * Limits
              * @default []
              */
             limits: components["schemas"]["Limit"][];
-            cost?: components["schemas"]["Cost"] | null;
+            cost: components["schemas"]["Cost"] | null;
             /** Found */
-            found?: number | null;
+            found: number | null;
             /** Change */
-            change?: number | null;
+            change: number | null;
             /**
              * Source
              * @default house-chain
              */
             source: string;
             /** Remedy */
-            remedy?: ("take_off" | "turn_away" | "lower" | "keep_off") | null;
+            remedy: ("take_off" | "turn_away" | "lower" | "keep_off") | null;
             /**
              * Note
              * @default
@@ -4445,10 +4817,10 @@ export interface components {
             typed: string;
         };
         /**
-         * ForgottenIn
+         * ForgottenPassword
          * @description Whose password is forgotten.
          */
-        ForgottenIn: {
+        ForgottenPassword: {
             /** Email */
             email: string;
         };
@@ -4692,6 +5064,29 @@ export interface components {
             chosen: boolean;
         };
         /**
+         * GivenAnswer
+         * @description What a client answered to one question: as typed, and as it reads.
+         *
+         *     ``version`` counts its changes from 1 on, ``change_id`` is the last one's: sent twice it counts once.
+         */
+        GivenAnswer: {
+            /** Question */
+            question: string;
+            /** Typed */
+            typed: string;
+            /** Value */
+            value: number | string | null;
+            /**
+             * Changed At
+             * Format: date-time
+             */
+            changed_at: string;
+            /** Version */
+            version: number;
+            /** Change Id */
+            change_id: string | null;
+        };
+        /**
          * Grip
          * @description A ring to turn a part by.
          *
@@ -4726,11 +5121,6 @@ export interface components {
             centre_y: number;
             /** Sign */
             sign: number;
-        };
-        /** HTTPValidationError */
-        HTTPValidationError: {
-            /** Detail */
-            detail?: components["schemas"]["ValidationError"][];
         };
         /**
          * Habit
@@ -4876,11 +5266,11 @@ export interface components {
             /** Says */
             says: string;
             /** Visit Id */
-            visit_id?: string | null;
+            visit_id: string | null;
             /** Report Id */
-            report_id?: string | null;
+            report_id: string | null;
             /** Check Id */
-            check_id?: string | null;
+            check_id: string | null;
             /**
              * Copies
              * @default []
@@ -4893,34 +5283,14 @@ export interface components {
             photos: string[];
         };
         /**
-         * HoldIn
-         * @description A height of the display to go on towards, mm.
-         */
-        HoldIn: {
-            /** Target */
-            target: number;
-        };
-        /**
          * HouseRules
-         * @description Every question, and the practice's bundles.
+         * @description Every question on which practitioners disagree, and the practice's bundles.
          */
         HouseRules: {
             /** Questions */
-            questions: components["schemas"]["PolicyQuestionOut"][];
+            questions: components["schemas"]["PolicyQuestion"][];
             /** Bundles */
-            bundles: components["schemas"]["RuleSetOut"][];
-        };
-        /**
-         * InboxLetter
-         * @description A mail that arrived at the simulated mail server.
-         */
-        InboxLetter: {
-            /** To */
-            to: string;
-            /** Subject */
-            subject: string;
-            /** Text */
-            text: string;
+            bundles: components["schemas"]["RuleSetView"][];
         };
         /**
          * Ink
@@ -4992,10 +5362,21 @@ export interface components {
             adds: string;
         };
         /**
-         * InstrumentOut
-         * @description An instrument near the desk, or why it does not answer.
+         * InstrumentUnit
+         * @description The unit an instrument is to be set to.
          */
-        InstrumentOut: {
+        InstrumentUnit: {
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "mm" | "cm" | "in";
+        };
+        /**
+         * InstrumentView
+         * @description An instrument: what it is set to, its battery in percent, and what is wrong with it, if anything.
+         */
+        InstrumentView: {
             /** Id */
             id: string;
             /** Unit */
@@ -5004,26 +5385,6 @@ export interface components {
             battery: number | null;
             /** Trouble */
             trouble: string | null;
-        };
-        /**
-         * InvitationIn
-         * @description Who is to come in, and as what.
-         */
-        InvitationIn: {
-            /** Email */
-            email: string;
-            /** Name */
-            name: string;
-            /**
-             * Title
-             * @default
-             */
-            title: string;
-            /**
-             * Role
-             * @enum {string}
-             */
-            role: "owner" | "practitioner" | "assistant" | "reader";
         };
         /**
          * ItemDocument
@@ -5082,7 +5443,7 @@ export interface components {
             /** Over */
             over: number | null;
             /** Reason */
-            reason?: string | null;
+            reason: string | null;
             /**
              * Out Of Reach
              * @default false
@@ -5121,20 +5482,20 @@ export interface components {
             high: number;
         };
         /**
-         * KeepingOut
+         * KeepingView
          * @description A practice's periods, what is due, and what was erased.
          */
-        KeepingOut: {
-            /** Signed Years */
-            signed_years: number | null;
-            /** Unsigned Years */
-            unsigned_years: number | null;
-            /** Photographs Months */
-            photographs_months: number | null;
+        KeepingView: {
+            /** Keep Signed Years */
+            keep_signed_years: number | null;
+            /** Keep Unsigned Years */
+            keep_unsigned_years: number | null;
+            /** Keep Photographs Months */
+            keep_photographs_months: number | null;
             /** Due */
-            due: components["schemas"]["DueOut"][];
+            due: components["schemas"]["DueErasure"][];
             /** Erased */
-            erased: components["schemas"]["ErasureOut"][];
+            erased: components["schemas"]["ErasureView"][];
         };
         /**
          * KeyboardDocument
@@ -5186,29 +5547,10 @@ export interface components {
             depth: number;
         };
         /**
-         * LanguageFile
-         * @description A language as a file: to be translated, and added again.
+         * LanguageView
+         * @description A language the page is there in; ``open`` counts the messages that are English still.
          */
-        LanguageFile: {
-            /** Language */
-            language: string;
-            /** Name */
-            name: string;
-            /**
-             * Direction
-             * @enum {string}
-             */
-            direction: "ltr" | "rtl";
-            /** Messages */
-            messages: {
-                [key: string]: string;
-            };
-        };
-        /**
-         * LanguageOut
-         * @description A language of the client's page; ``open`` counts the messages that it leaves in English.
-         */
-        LanguageOut: {
+        LanguageView: {
             /** Language */
             language: string;
             /** Name */
@@ -5296,6 +5638,33 @@ export interface components {
             minutes: string | null;
         };
         /**
+         * LetterOut
+         * @description A mail as it leaves; ``id`` is the same each time it is tried.
+         */
+        LetterOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** To */
+            to: string;
+            /** Subject */
+            subject: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * LightReading
+         * @description What a light meter says, and what it warns of.
+         */
+        LightReading: {
+            /** Lux */
+            lux: number;
+            /** Warning */
+            warning: string | null;
+        };
+        /**
          * LightTask
          * @description What light is for, and its band in lux.
          */
@@ -5381,64 +5750,12 @@ export interface components {
             value: string;
         };
         /**
-         * LineOut
-         * @description A line or place of a file, the field, and what is to be said of it.
+         * LinkToken
+         * @description The token of a one-time link.
          */
-        LineOut: {
-            /** Line */
-            line: string;
-            /** Field */
-            field: string;
-            /** Reason */
-            reason: string;
-        };
-        /**
-         * LinkIn
-         * @description A link to be made for a visit's client; ``days`` it works, the usual where it is not said.
-         */
-        LinkIn: {
-            /**
-             * Visit Id
-             * Format: uuid
-             */
-            visit_id: string;
-            /**
-             * Kind
-             * @enum {string}
-             */
-            kind: "before" | "after" | "workplace";
-            /**
-             * Language
-             * @default en
-             */
-            language: string;
-            /** Days */
-            days?: number | null;
-        };
-        /**
-         * LinkRound
-         * @description A round in a list.
-         */
-        LinkRound: {
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
-            /**
-             * Round
-             * @enum {string}
-             */
-            round: "before" | "week_1" | "week_3" | "week_6" | "request";
-            /**
-             * Due On
-             * Format: date
-             */
-            due_on: string;
-            /** Sent At */
-            sent_at: string | null;
-            /** Decided */
-            decided: ("fine" | "advice" | "call" | "visit" | "clinician" | "same_day" | "stop") | null;
+        LinkToken: {
+            /** Token */
+            token: string;
         };
         /**
          * LinkView
@@ -5451,15 +5768,15 @@ export interface components {
              */
             id: string;
             /**
-             * Kind
-             * @enum {string}
-             */
-            kind: "before" | "after" | "workplace";
-            /**
              * Visit Id
              * Format: uuid
              */
             visit_id: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "before" | "after" | "workplace";
             /** Language */
             language: string;
             /**
@@ -5467,8 +5784,6 @@ export interface components {
              * Format: date-time
              */
             made_at: string;
-            /** Made By */
-            made_by: string;
             /**
              * Ends On
              * Format: date
@@ -5478,32 +5793,22 @@ export interface components {
             opened_at: string | null;
             /** Revoked At */
             revoked_at: string | null;
+            /** Made By */
+            made_by: string;
             /** Works */
             works: boolean;
             /** Path */
             path: string;
             /** Rounds */
-            rounds: components["schemas"]["LinkRound"][];
+            rounds: components["schemas"]["RoundView"][];
             /** Mails */
             mails: components["schemas"]["MailView"][];
         };
         /**
-         * ListChange
-         * @description A list changed upon its version.
+         * ListView
+         * @description A list of dimensions as it is kept.
          */
-        ListChange: {
-            /** Name */
-            name: string;
-            /** Dimensions */
-            dimensions: string[];
-            /** Version */
-            version: number;
-        };
-        /**
-         * ListIn
-         * @description A list of dimensions to be kept.
-         */
-        ListIn: {
+        ListView: {
             /** Name */
             name: string;
             /** Dimensions */
@@ -5513,56 +5818,69 @@ export interface components {
              * Format: uuid
              */
             id: string;
-        };
-        /**
-         * ListOut
-         * @description A practice's own list.
-         */
-        ListOut: {
             /**
-             * Id
-             * Format: uuid
+             * Version
+             * @default 1
              */
-            id: string;
-            /** Name */
-            name: string;
-            /** Dimensions */
-            dimensions: string[];
-            /** Version */
             version: number;
         };
         /**
-         * LuxOut
-         * @description One reading of the light meter.
+         * ListedClient
+         * @description A client in a list: when they were seen last, and when they are to be seen again.
          */
-        LuxOut: {
-            /** Lux */
-            lux: number;
-            /** Warning */
-            warning: string | null;
-        };
-        /**
-         * MadeDoorOut
-         * @description A link just made: mailed, or to be handed over by hand, which is told this once.
-         */
-        MadeDoorOut: {
-            /** Email */
+        ListedClient: {
+            /** Name */
+            name: string;
+            /** Sex */
+            sex: ("female" | "male") | null;
+            /**
+             * Work
+             * @default
+             */
+            work: string;
+            /**
+             * Email
+             * @default
+             */
             email: string;
+            /** Birth Year */
+            birth_year: number | null;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Version
+             * @default 1
+             */
+            version: number;
+            /**
+             * Restricted
+             * @default false
+             */
+            restricted: boolean;
+            /** Last Visit */
+            last_visit: string | null;
+            /** Follow Up */
+            follow_up: string | null;
+        };
+        /**
+         * MadeDoor
+         * @description A link just made; ``url`` is told only where no mail server is set up to carry it.
+         */
+        MadeDoor: {
+            link: components["schemas"]["OneTimeLinkView"];
             /** Mailed */
             mailed: boolean;
             /** Url */
             url: string;
-            /**
-             * Ends At
-             * Format: date-time
-             */
-            ends_at: string;
         };
         /**
-         * MadeLinkOut
-         * @description A link with its code, told this once; ``url`` is the whole address.
+         * MadeLink
+         * @description A link just made, or with a new code, told this once; ``url`` is the whole address.
          */
-        MadeLinkOut: {
+        MadeLink: {
             link: components["schemas"]["LinkView"];
             /** Code */
             code: string;
@@ -5571,7 +5889,7 @@ export interface components {
         };
         /**
          * MailView
-         * @description A mail as far as it got.
+         * @description A message to a client, as far as it got.
          */
         MailView: {
             /**
@@ -5593,12 +5911,19 @@ export interface components {
             due_at: string;
             /**
              * State
+             * @default waiting
              * @enum {string}
              */
             state: "waiting" | "sending" | "sent" | "failed" | "dropped";
-            /** Tries */
+            /**
+             * Tries
+             * @default 0
+             */
             tries: number;
-            /** Trouble */
+            /**
+             * Trouble
+             * @default
+             */
             trouble: string;
             /** Sent At */
             sent_at: string | null;
@@ -5661,79 +5986,109 @@ export interface components {
              */
             posture: string;
             /** Value */
-            value?: number | null;
+            value: number | null;
         };
         /**
          * Me
          * @description The signed-in member; ``writes``: they work with clients, ``office``: they keep names, contact data and the shelf.
          *
-         *     ``second_factor``: they have one; ``second_factor_asked``: the practice asks everybody for one; ``must_enrol``: both
-         *     that and that they have none; ``recovery_left`` counts the recovery codes. ``device_key`` opens, for as long as the
-         *     session lasts, what this browser keeps; it is never written down there. ``locked``: nothing goes on before the
-         *     password is given, and neither token nor key is told.
+         *     ``must_enrol``: the practice asks everybody for a second factor, and they have none; ``recovery_left`` counts the
+         *     recovery codes. ``device_key`` opens, for as long as the session lasts, what this browser keeps; it is never written
+         *     down there. ``locked``: nothing goes on before the password is given, and neither token nor key is told.
          */
         Me: {
             /**
-             * Id
-             * Format: uuid
+             * Time Zone
+             * @default UTC
              */
-            id: string;
-            /** Name */
-            name: string;
-            /** Title */
-            title: string;
-            /** Email */
-            email: string;
-            /** Role */
-            role: string;
-            /** Sees Health */
-            sees_health: boolean;
-            /** Writes */
-            writes: boolean;
-            /** Office */
-            office: boolean;
-            /** Practice */
-            practice: string;
-            /** Time Zone */
             time_zone: string;
             /**
              * Date Order
+             * @default dmy
              * @enum {string}
              */
             date_order: "dmy" | "mdy";
             /** Local Wording */
             local_wording: string;
-            /** Letterhead */
+            /**
+             * Letterhead
+             * @default
+             */
             letterhead: string;
-            /** Contact */
+            /**
+             * Contact
+             * @default
+             */
             contact: string;
-            /** Registration */
-            registration: string;
+            /**
+             * Second Factor
+             * @default false
+             */
+            second_factor: boolean;
+            /**
+             * Idle Minutes
+             * @default 15
+             */
+            idle_minutes: number;
+            /**
+             * Device Days
+             * @default 14
+             */
+            device_days: number;
             /** Price Small */
             price_small: number | null;
             /** Price Medium */
             price_medium: number | null;
             /** Price Large */
             price_large: number | null;
-            /** Currency */
+            /**
+             * Currency
+             * @default
+             */
             currency: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Email */
+            email: string;
+            /** Name */
+            name: string;
+            /** Title */
+            title: string;
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "owner" | "practitioner" | "assistant" | "reader";
+            /**
+             * Sees Health
+             * @default true
+             */
+            sees_health: boolean;
+            /**
+             * Registration
+             * @default
+             */
+            registration: string;
+            /** Has Second Factor */
+            has_second_factor: boolean;
+            /** Writes */
+            writes: boolean;
+            /** Office */
+            office: boolean;
+            /** Practice */
+            practice: string;
             /**
              * Unit
              * @enum {string}
              */
             unit: "mm" | "cm" | "in";
-            /** Second Factor */
-            second_factor: boolean;
-            /** Second Factor Asked */
-            second_factor_asked: boolean;
             /** Must Enrol */
             must_enrol: boolean;
             /** Recovery Left */
             recovery_left: number;
-            /** Idle Minutes */
-            idle_minutes: number;
-            /** Device Days */
-            device_days: number;
             /** Locked */
             locked: boolean;
             /** Csrf */
@@ -5799,10 +6154,39 @@ export interface components {
          */
         MeasuredPosture: "as_they_work" | "erect";
         /**
-         * MemberIn
-         * @description A new member.
+         * MeasuringList
+         * @description One of a practice.
          */
-        MemberIn: {
+        MeasuringList: {
+            /** Name */
+            name: string;
+            /** Dimensions */
+            dimensions: string[];
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Version
+             * @default 1
+             */
+            version: number;
+            /**
+             * Practice Id
+             * Format: uuid
+             */
+            practice_id: string;
+        };
+        /**
+         * Member
+         * @description A member with their secrets.
+         *
+         *     ``sealed_totp`` is the encrypted secret shared with their authenticator app, empty if there is none;
+         *     ``totp_last`` is the time step of the last code accepted, and ``recovery`` holds the digests of the unused
+         *     recovery codes.
+         */
+        Member: {
             /**
              * Id
              * Format: uuid
@@ -5812,41 +6196,108 @@ export interface components {
             email: string;
             /** Name */
             name: string;
-            /**
-             * Title
-             * @default
-             */
+            /** Title */
             title: string;
             /**
              * Role
              * @enum {string}
              */
             role: "owner" | "practitioner" | "assistant" | "reader";
-            /** Password */
-            password: string;
+            /**
+             * Sees Health
+             * @default true
+             */
+            sees_health: boolean;
+            /**
+             * Registration
+             * @default
+             */
+            registration: string;
+            /**
+             * Practice Id
+             * Format: uuid
+             */
+            practice_id: string;
+            /** Password Hash */
+            password_hash: string;
+            /**
+             * Sealed Totp
+             * @default
+             */
+            sealed_totp: string;
+            /**
+             * Totp Last
+             * @default 0
+             */
+            totp_last: number;
+            /**
+             * Recovery
+             * @default []
+             */
+            recovery: string[];
         };
         /**
-         * MemberOut
-         * @description A member, without secrets.
+         * MemberView
+         * @description A member as colleagues see them.
          */
-        MemberOut: {
+        MemberView: {
             /**
              * Id
              * Format: uuid
              */
             id: string;
+            /** Email */
+            email: string;
             /** Name */
             name: string;
             /** Title */
             title: string;
-            /** Email */
-            email: string;
-            /** Role */
-            role: string;
-            /** Sees Health */
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "owner" | "practitioner" | "assistant" | "reader";
+            /**
+             * Sees Health
+             * @default true
+             */
             sees_health: boolean;
-            /** Second Factor */
-            second_factor: boolean;
+            /**
+             * Registration
+             * @default
+             */
+            registration: string;
+            /** Has Second Factor */
+            has_second_factor: boolean;
+        };
+        /**
+         * MessageCatalogue
+         * @description The messages of the client's page in one language; what it leaves out is shown in English.
+         */
+        MessageCatalogue: {
+            /** Language */
+            language: string;
+            /** Name */
+            name: string;
+            /**
+             * Direction
+             * @enum {string}
+             */
+            direction: "ltr" | "rtl";
+            /** Messages */
+            messages: {
+                [key: string]: string;
+            };
+        };
+        /**
+         * Missing
+         * @description What a signature waits for: the field's path, and in words.
+         */
+        Missing: {
+            /** Field */
+            field: string;
+            /** Detail */
+            detail: string;
         };
         /**
          * Move
@@ -5860,9 +6311,9 @@ export interface components {
             /** Label */
             label: string;
             /** Seated */
-            seated?: number | null;
+            seated: number | null;
             /** Standing */
-            standing?: number | null;
+            standing: number | null;
             /**
              * To Stand
              * @default
@@ -5933,6 +6384,217 @@ export interface components {
             times: string[];
         };
         /**
+         * NewClient
+         * @description A client to be added.
+         */
+        NewClient: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id?: string;
+            /** Name */
+            name: string;
+            /** Sex */
+            sex?: ("female" | "male") | null;
+            /**
+             * Work
+             * @default
+             */
+            work: string;
+            /**
+             * Email
+             * @default
+             */
+            email: string;
+            /** Birth Year */
+            birth_year?: number | null;
+        };
+        /**
+         * NewInvitation
+         * @description Who is to come in, and as what.
+         */
+        NewInvitation: {
+            /** Email */
+            email: string;
+            /** Name */
+            name: string;
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "owner" | "practitioner" | "assistant" | "reader";
+        };
+        /**
+         * NewLink
+         * @description A link to be made for a visit's client; ``days`` it works, the usual where it is not said.
+         */
+        NewLink: {
+            /**
+             * Visit Id
+             * Format: uuid
+             */
+            visit_id: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "before" | "after" | "workplace";
+            /**
+             * Language
+             * @default en
+             */
+            language: string;
+            /** Days */
+            days?: number | null;
+        };
+        /**
+         * NewList
+         * @description A list to be kept.
+         */
+        NewList: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id?: string;
+            /** Name */
+            name: string;
+            /** Dimensions */
+            dimensions: string[];
+        };
+        /**
+         * NewMember
+         * @description A new member.
+         */
+        NewMember: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id?: string;
+            /** Email */
+            email: string;
+            /** Name */
+            name: string;
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "owner" | "practitioner" | "assistant" | "reader";
+            /** Password */
+            password: string;
+        };
+        /**
+         * NewRuleSet
+         * @description A bundle to be kept.
+         */
+        NewRuleSet: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id?: string;
+            /** Name */
+            name: string;
+            /** Choices */
+            choices: {
+                [key: string]: string;
+            };
+            /**
+             * Is Default
+             * @default false
+             */
+            is_default: boolean;
+        };
+        /**
+         * NewSecondFactor
+         * @description A secret with its first code, and one's password.
+         */
+        NewSecondFactor: {
+            /** Password */
+            password: string;
+            /** Secret */
+            secret: string;
+            /** Code */
+            code: string;
+        };
+        /**
+         * NewShelfItem
+         * @description A piece or workstation to be kept; bare numbers are in ``unit``.
+         */
+        NewShelfItem: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id?: string;
+            /** Piece */
+            piece: string;
+            /** Name */
+            name: string;
+            /**
+             * Place
+             * @default
+             */
+            place: string;
+            /** Values */
+            values: {
+                [key: string]: string;
+            };
+            /**
+             * Unit
+             * @default cm
+             * @enum {string}
+             */
+            unit: "mm" | "cm" | "in";
+        };
+        /**
+         * NewTable
+         * @description A table to be kept, as CSV.
+         */
+        NewTable: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id?: string;
+            /** Name */
+            name: string;
+            /** Origin */
+            origin: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * NewVisit
+         * @description A new visit; ``id`` is made on the page, ``from_visit`` is one of the same client that it follows up.
+         */
+        NewVisit: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Client Id
+             * Format: uuid
+             */
+            client_id: string;
+            /** From Visit */
+            from_visit?: string | null;
+        };
+        /**
          * NudgeView
          * @description A small change with its reason: by how much in words, and what is typed for it.
          */
@@ -5978,8 +6640,8 @@ export interface components {
             /** Left */
             left: number;
             /** Height */
-            height?: number | null;
-            span?: components["schemas"]["Span"] | null;
+            height: number | null;
+            span: components["schemas"]["Span"] | null;
         };
         /**
          * OfferView
@@ -6006,10 +6668,12 @@ export interface components {
             left: string;
         };
         /**
-         * OneTimeLinkOut
-         * @description A link that waits, and how far its mail got; ``letter`` is empty where it was handed over by hand.
+         * OneTimeLinkView
+         * @description A link that opens once: an invitation says who will come in and as what, a reset is for a member.
+         *
+         *     ``made_by`` is the name of who made it, empty where somebody asked for it at the door.
          */
-        OneTimeLinkOut: {
+        OneTimeLinkView: {
             /**
              * Id
              * Format: uuid
@@ -6024,9 +6688,15 @@ export interface components {
             email: string;
             /** Name */
             name: string;
-            /** Role */
-            role: string;
-            /** Made By */
+            /**
+             * Role
+             * @default
+             */
+            role: ("owner" | "practitioner" | "assistant" | "reader") | "";
+            /**
+             * Made By
+             * @default
+             */
             made_by: string;
             /**
              * Made At
@@ -6038,10 +6708,37 @@ export interface components {
              * Format: date-time
              */
             ends_at: string;
-            /** Letter */
-            letter: ("waiting" | "sending" | "sent" | "failed" | "dropped") | "";
-            /** Trouble */
-            trouble: string;
+        };
+        /**
+         * OpenVisit
+         * @description A visit with all it holds; ``discarded``: it is a draft that was thrown away.
+         */
+        OpenVisit: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            client: components["schemas"]["ClientView"];
+            /**
+             * Started On
+             * Format: date
+             */
+            started_on: string;
+            /** Revision */
+            revision: number;
+            /** Discarded */
+            discarded: boolean;
+            /** Entries */
+            entries: {
+                [key: string]: components["schemas"]["Entry"];
+            };
+            /** Reports */
+            reports: components["schemas"]["ReportHead"][];
+            /** Photos */
+            photos: components["schemas"]["PhotoHead"][];
+            /** Consents */
+            consents: components["schemas"]["Entry"][];
         };
         /**
          * OperatedPart
@@ -6050,10 +6747,10 @@ export interface components {
          */
         OperatedPart: "neck" | "trunk" | "arm" | "hand" | "leg";
         /**
-         * OwnAnswerIn
+         * OwnAnswer
          * @description An answer, as typed or tapped, upon the version that was seen; ``id`` is made by the page, once a change.
          */
-        OwnAnswerIn: {
+        OwnAnswer: {
             /**
              * Id
              * Format: uuid
@@ -6071,18 +6768,6 @@ export interface components {
              * @enum {string}
              */
             unit: "mm" | "cm" | "in";
-        };
-        /**
-         * OwnAnswerOut
-         * @description An answer as it is held.
-         */
-        OwnAnswerOut: {
-            /** Question */
-            question: string;
-            /** Typed */
-            typed: string;
-            /** Version */
-            version: number;
         };
         /**
          * OwnDoor
@@ -6146,23 +6831,6 @@ export interface components {
         OwnKnock: {
             /** Token */
             token: string;
-        };
-        /**
-         * OwnLanguage
-         * @description A language the page is there in; ``open`` counts the messages that are English still.
-         */
-        OwnLanguage: {
-            /** Language */
-            language: string;
-            /** Name */
-            name: string;
-            /**
-             * Direction
-             * @enum {string}
-             */
-            direction: "ltr" | "rtl";
-            /** Open */
-            open: number;
         };
         /**
          * OwnMap
@@ -6243,7 +6911,7 @@ export interface components {
              */
             about: string;
             /** Was */
-            was?: number | null;
+            was: number | null;
             /**
              * Urgency
              * @default
@@ -6330,7 +6998,7 @@ export interface components {
             /** Language */
             language: string;
             /** Languages */
-            languages: components["schemas"]["OwnLanguage"][];
+            languages: components["schemas"]["LanguageView"][];
             /** Messages */
             messages: {
                 [key: string]: string;
@@ -6359,7 +7027,7 @@ export interface components {
             /** Rounds */
             rounds: components["schemas"]["OwnRound"][];
             given: components["schemas"]["OwnNumbers"] | null;
-            request?: components["schemas"]["OwnRequest"] | null;
+            request: components["schemas"]["OwnRequest"] | null;
         };
         /**
          * PairLine
@@ -6668,7 +7336,7 @@ export interface components {
             desk: string[];
             /** Moves */
             moves: string[];
-            scene?: components["schemas"]["Scene"] | null;
+            scene: components["schemas"]["Scene"] | null;
         };
         /**
          * PaperPlan
@@ -6853,10 +7521,10 @@ export interface components {
             record: components["schemas"]["RecordPaper"];
         };
         /**
-         * PapersIn
+         * PapersRequest
          * @description Which copy, of everything signed on the days of which period.
          */
-        PapersIn: {
+        PapersRequest: {
             /**
              * Since
              * Format: date
@@ -6901,33 +7569,30 @@ export interface components {
             source: string;
         };
         /**
-         * PeriodsIn
-         * @description How long records are kept after the last thing that came to them; none for no period.
+         * PhotoHead
+         * @description A kept photograph without its picture; ``size`` in bytes, ``fov_deg`` where the camera told it.
          */
-        PeriodsIn: {
-            /** Signed Years */
-            signed_years: number | null;
-            /** Unsigned Years */
-            unsigned_years: number | null;
-            /** Photographs Months */
-            photographs_months: number | null;
-        };
-        /**
-         * PhotoOut
-         * @description A kept photograph without its picture.
-         */
-        PhotoOut: {
+        PhotoHead: {
             /**
              * Id
              * Format: uuid
              */
             id: string;
+            /**
+             * Visit Id
+             * Format: uuid
+             */
+            visit_id: string;
             /** Width */
             width: number;
             /** Height */
             height: number;
+            /** Fov Deg */
+            fov_deg: number | null;
             /** Size */
             size: number;
+            /** Sha256 */
+            sha256: string;
             /** Added By */
             added_by: string;
             /**
@@ -6963,10 +7628,10 @@ export interface components {
             warnings: components["schemas"]["Warn"][];
         };
         /**
-         * PieceOut
+         * PieceView
          * @description A kind of piece, and the paths of the fields that describe it.
          */
-        PieceOut: {
+        PieceView: {
             /** Id */
             id: string;
             /** Label */
@@ -7072,32 +7737,73 @@ export interface components {
          */
         PointerKind: "mouse" | "upright" | "half_upright" | "ball" | "central" | "pad" | "pen";
         /**
-         * PolicyOptionOut
-         * @description One position, and why its followers hold it.
+         * PolicyOption
+         * @description One answer: what it says, why its followers hold it, and the policy fields it sets.
          */
-        PolicyOptionOut: {
+        PolicyOption: {
             /** Id */
             id: string;
             /** Label */
             label: string;
             /** Why */
             why: string;
+            /** Sets */
+            sets: {
+                [key: string]: number | string | boolean;
+            };
         };
         /**
-         * PolicyQuestionOut
-         * @description One question on which practitioners disagree.
+         * PolicyQuestion
+         * @description One disagreement. ``targets`` are the rows it moves; ``standing`` whether it does so there too.
          */
-        PolicyQuestionOut: {
+        PolicyQuestion: {
             /** Id */
             id: string;
             /** Label */
             label: string;
+            /** Positions */
+            positions: components["schemas"]["PolicyOption"][];
             /** Default */
             default: string;
-            /** Standing */
+            /**
+             * Targets
+             * @default []
+             */
+            targets: string[];
+            /**
+             * Standing
+             * @default false
+             */
             standing: boolean;
-            /** Positions */
-            positions: components["schemas"]["PolicyOptionOut"][];
+        };
+        /**
+         * PopulationTable
+         * @description A table of a population that a practice added.
+         */
+        PopulationTable: {
+            /** Name */
+            name: string;
+            /** Origin */
+            origin: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Added By */
+            added_by: string;
+            /**
+             * Added At
+             * Format: date-time
+             */
+            added_at: string;
+            /**
+             * Practice Id
+             * Format: uuid
+             */
+            practice_id: string;
+            /** Rows */
+            rows: components["schemas"]["TableRow"][];
         };
         /**
          * Posed
@@ -7159,16 +7865,20 @@ export interface components {
             untold_set: string[];
         };
         /**
-         * PracticeIn
-         * @description What an owner sets for the practice: time zone (an IANA name), order of dates, wording, letterhead, sums.
-         *
-         *     ``letterhead`` are lines under its name on papers, ``contact`` says whom to call; ``second_factor`` asks everybody
-         *     for one, ``idle_minutes`` is how long a page is left alone before it locks, ``device_days`` how long a device opens
-         *     what it keeps without having seen the server.
-         *     A sum is what a thing of a price class usually costs, in ``currency``; left out, it is not known.
+         * Practice
+         * @description A practice.
          */
-        PracticeIn: {
-            /** Time Zone */
+        Practice: {
+            /** Keep Signed Years */
+            keep_signed_years: number | null;
+            /** Keep Unsigned Years */
+            keep_unsigned_years: number | null;
+            /** Keep Photographs Months */
+            keep_photographs_months: number | null;
+            /**
+             * Time Zone
+             * @default UTC
+             */
             time_zone: string;
             /**
              * Date Order
@@ -7204,16 +7914,28 @@ export interface components {
              */
             device_days: number;
             /** Price Small */
-            price_small?: number | null;
+            price_small: number | null;
             /** Price Medium */
-            price_medium?: number | null;
+            price_medium: number | null;
             /** Price Large */
-            price_large?: number | null;
+            price_large: number | null;
             /**
              * Currency
              * @default
              */
             currency: string;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Name */
+            name: string;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "mm" | "cm" | "in";
         };
         /**
          * PrecautionView
@@ -7239,10 +7961,12 @@ export interface components {
             since: string;
         };
         /**
-         * PrecisionOut
-         * @description How a member repeats a dimension: every number in the unit asked for.
+         * PrecisionView
+         * @description How one member repeats one dimension, with its 90 % interval, and the error reckoned with from it.
+         *
+         *     Every length is in the unit asked for; an open end is shown as such.
          */
-        PrecisionOut: {
+        PrecisionView: {
             /** Member */
             member: string;
             /** Dimension */
@@ -7263,18 +7987,18 @@ export interface components {
             reckoned: string;
         };
         /**
-         * PreviewOut
-         * @description What a file says, and what importing it does.
+         * Preview
+         * @description What an import would do; nothing is written while there are troubles.
          */
-        PreviewOut: {
+        Preview: {
             /** Format */
             format: string;
             /** Understood */
             understood: components["schemas"]["Understood"][];
             /** Troubles */
-            troubles: components["schemas"]["LineOut"][];
+            troubles: components["schemas"]["FileLine"][];
             /** Left Out */
-            left_out: components["schemas"]["LineOut"][];
+            left_out: components["schemas"]["FileLine"][];
         };
         /**
          * Problem
@@ -7346,10 +8070,10 @@ export interface components {
             rules: string[];
         };
         /**
-         * ProofIn
+         * ProofRequest
          * @description The name that is to stand on the proof: it is kept nowhere.
          */
-        ProofIn: {
+        ProofRequest: {
             /** Client */
             client: string;
         };
@@ -7440,24 +8164,14 @@ export interface components {
             step?: number | null;
         };
         /**
-         * ReadIn
+         * ReadingRequest
          * @description What a reading is taken of: a dimension, or a piece that was set ``near`` a height, mm.
          */
-        ReadIn: {
+        ReadingRequest: {
             /** Dimension */
             dimension: string;
             /** Near */
             near?: number | null;
-        };
-        /**
-         * ReadingOut
-         * @description One reading, as it goes into its field.
-         */
-        ReadingOut: {
-            /** Typed */
-            typed: string;
-            /** Warning */
-            warning: string | null;
         };
         /**
          * ReadingView
@@ -7503,21 +8217,21 @@ export interface components {
          */
         RecordPaper: {
             /** Signed By */
-            signed_by?: string | null;
+            signed_by: string | null;
             /** Signed Title */
-            signed_title?: string | null;
+            signed_title: string | null;
             /** Signed Registration */
-            signed_registration?: string | null;
+            signed_registration: string | null;
             /** Signed At */
-            signed_at?: string | null;
+            signed_at: string | null;
             /** Signed On */
-            signed_on?: string | null;
+            signed_on: string | null;
             /** Sha256 */
-            sha256?: string | null;
+            sha256: string | null;
             /** Practice */
             practice: string;
             /** Letterhead */
-            letterhead?: string[];
+            letterhead: string[];
             /**
              * Call
              * @default
@@ -7540,7 +8254,7 @@ export interface components {
             /** Version */
             version: number;
             /** Replaces */
-            replaces?: string[];
+            replaces: string[];
             scene: components["schemas"]["Scene"] | null;
             /**
              * Scene Shows
@@ -7592,7 +8306,7 @@ export interface components {
             /** Estimated */
             estimated: string[];
             /** Self Reported */
-            self_reported?: string[];
+            self_reported: string[];
             /** Noted */
             noted: string[];
             /** Note */
@@ -7608,8 +8322,8 @@ export interface components {
             /** Photos */
             photos: components["schemas"]["PaperPhoto"][];
             /** Good */
-            good?: string[];
-            since?: components["schemas"]["PaperSince"] | null;
+            good: string[];
+            since: components["schemas"]["PaperSince"] | null;
             /** Cautions */
             cautions: string[];
         };
@@ -7678,10 +8392,10 @@ export interface components {
             load: string;
         };
         /**
-         * RegistrationIn
+         * Registration
          * @description How a member signs: profession, and the number they are registered under; empty for none.
          */
-        RegistrationIn: {
+        Registration: {
             /** Title */
             title: string;
             /** Registration */
@@ -7702,17 +8416,24 @@ export interface components {
             says: string[];
         };
         /**
-         * ReportOut
-         * @description A signed version; ``copies`` are the SHA-256 of each of its copies, by name.
+         * Report
+         * @description A signed version with its frozen content: every copy's, by its name.
          */
-        ReportOut: {
+        Report: {
             /**
              * Id
              * Format: uuid
              */
             id: string;
+            /**
+             * Visit Id
+             * Format: uuid
+             */
+            visit_id: string;
             /** Number */
             number: number;
+            /** Revision */
+            revision: number;
             /** Signed By */
             signed_by: string;
             /**
@@ -7724,8 +8445,41 @@ export interface components {
             copies: {
                 [key: string]: string;
             };
-            /** Current */
-            current: boolean;
+            /** Content */
+            content: {
+                [key: string]: unknown;
+            };
+        };
+        /**
+         * ReportHead
+         * @description A signed version: which revision of the visit it froze, and each copy's SHA-256 by its name.
+         */
+        ReportHead: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Visit Id
+             * Format: uuid
+             */
+            visit_id: string;
+            /** Number */
+            number: number;
+            /** Revision */
+            revision: number;
+            /** Signed By */
+            signed_by: string;
+            /**
+             * Signed At
+             * Format: date-time
+             */
+            signed_at: string;
+            /** Copies */
+            copies: {
+                [key: string]: string;
+            };
         };
         /**
          * Request
@@ -7801,10 +8555,10 @@ export interface components {
             judged: boolean;
         };
         /**
-         * RestOut
+         * RestView
          * @description A rule that holds, or can't be told yet with the reason: in one sentence.
          */
-        RestOut: {
+        RestView: {
             /** Id */
             id: string;
             /** Subject */
@@ -7872,7 +8626,7 @@ export interface components {
             possible: boolean;
             totals: components["schemas"]["DayTotals"];
             /** Why Not */
-            why_not?: string | null;
+            why_not: string | null;
         };
         /**
          * RoomItem
@@ -7906,6 +8660,31 @@ export interface components {
              * @default false
              */
             wheelchair: boolean;
+        };
+        /**
+         * RoundView
+         * @description One round of questions of a link: when it is due, sent, and what the practitioner decided.
+         */
+        RoundView: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Round
+             * @enum {string}
+             */
+            round: "before" | "week_1" | "week_3" | "week_6" | "request";
+            /**
+             * Due On
+             * Format: date
+             */
+            due_on: string;
+            /** Sent At */
+            sent_at: string | null;
+            /** Decided */
+            decided: ("fine" | "advice" | "call" | "visit" | "clinician" | "same_day" | "stop") | null;
         };
         /**
          * RowView
@@ -8000,29 +8779,10 @@ export interface components {
             at: components["schemas"]["At"];
         };
         /**
-         * RuleSetChange
-         * @description A bundle changed upon its version.
+         * RuleSetView
+         * @description A bundle as it is kept.
          */
-        RuleSetChange: {
-            /** Name */
-            name: string;
-            /** Choices */
-            choices: {
-                [key: string]: string;
-            };
-            /**
-             * Is Default
-             * @default false
-             */
-            is_default: boolean;
-            /** Version */
-            version: number;
-        };
-        /**
-         * RuleSetIn
-         * @description A bundle of positions to be kept.
-         */
-        RuleSetIn: {
+        RuleSetView: {
             /** Name */
             name: string;
             /** Choices */
@@ -8039,45 +8799,28 @@ export interface components {
              * Format: uuid
              */
             id: string;
-        };
-        /**
-         * RuleSetOut
-         * @description A kept bundle.
-         */
-        RuleSetOut: {
             /**
-             * Id
-             * Format: uuid
+             * Version
+             * @default 1
              */
-            id: string;
-            /** Name */
-            name: string;
-            /** Choices */
-            choices: {
-                [key: string]: string;
-            };
-            /** Is Default */
-            is_default: boolean;
-            /** Version */
             version: number;
         };
         /**
-         * RunningOut
-         * @description How the program runs: its backups, what waits, and what was given up.
+         * Running
+         * @description ``waiting`` and ``failed_jobs`` are of the whole installation, ``failed`` of the practice.
          *
-         *     ``backups`` says whether they are made; ``late`` that the last one is older than two days;
-         *     ``backup_trouble`` is why the last try failed. ``worker_heard`` is when the queue's worker last reported,
-         *     ``worker_lost`` that this is too long ago.
+         *     ``worker_heard`` is when the queue's worker last reported, None where none ever has; ``worker_lost``
+         *     whether that is too long ago. ``backup_trouble`` is why the last try at a backup failed.
          */
-        RunningOut: {
+        Running: {
             /** Version */
             version: string;
             /** Backups */
             backups: boolean;
-            last_backup: components["schemas"]["BackupOut"] | null;
+            last_backup: components["schemas"]["BackupFile"] | null;
             /** Late */
             late: boolean;
-            backup_trouble: components["schemas"]["TroubleOut"] | null;
+            backup_trouble: components["schemas"]["gentle_plumb__services__running__Trouble"] | null;
             /** Worker Heard */
             worker_heard: string | null;
             /** Worker Lost */
@@ -8089,13 +8832,13 @@ export interface components {
             /** Failed Jobs */
             failed_jobs: number;
             /** Failed */
-            failed: components["schemas"]["FailedMailOut"][];
+            failed: components["schemas"]["FailedMail"][];
         };
         /**
-         * SavedOut
-         * @description What a key holds, read back: mm of the display.
+         * SavedPreset
+         * @description What a key of the desk holds, read back: mm of the display.
          */
-        SavedOut: {
+        SavedPreset: {
             /** Key */
             key: number;
             /** Held */
@@ -8118,7 +8861,7 @@ export interface components {
             /** Marks */
             marks: components["schemas"]["Mark"][];
             /** Plan Px Per Mm */
-            plan_px_per_mm?: number | null;
+            plan_px_per_mm: number | null;
             /**
              * Grips
              * @default []
@@ -8126,10 +8869,10 @@ export interface components {
             grips: components["schemas"]["Grip"][];
         };
         /**
-         * SceneIn
+         * SceneOptions
          * @description How a try is drawn.
          */
-        SceneIn: {
+        SceneOptions: {
             /**
              * Width
              * @default 860
@@ -8212,26 +8955,6 @@ export interface components {
          */
         ScreenUse: "equal" | "some" | "rare";
         /**
-         * SecondFactorIn
-         * @description A secret with its first code, and one's password.
-         */
-        SecondFactorIn: {
-            /** Secret */
-            secret: string;
-            /** Code */
-            code: string;
-            /** Password */
-            password: string;
-        };
-        /**
-         * SecondFactorOff
-         * @description One's password, to sign in by it alone again.
-         */
-        SecondFactorOff: {
-            /** Password */
-            password: string;
-        };
-        /**
          * SecondFactorOffer
          * @description A secret for an authenticator: to type, and to scan; it counts once it is confirmed.
          */
@@ -8242,10 +8965,10 @@ export interface components {
             svg: string;
         };
         /**
-         * SessionOut
-         * @description A place where one is signed in; ``here`` is the one that asks.
+         * SessionView
+         * @description A session in the list of one's own; ``here`` is the one that asks.
          */
-        SessionOut: {
+        SessionView: {
             /**
              * Id
              * Format: uuid
@@ -8261,7 +8984,10 @@ export interface components {
              * Format: date-time
              */
             expires_at: string;
-            /** Browser */
+            /**
+             * Browser
+             * @default
+             */
             browser: string;
             /** Here */
             here: boolean;
@@ -8336,59 +9062,59 @@ export interface components {
          */
         Settings: {
             /** Seat */
-            seat?: number | null;
+            seat: number | null;
             /** Footrest */
-            footrest?: number | null;
+            footrest: number | null;
             /** Seat Slope */
-            seat_slope?: number | null;
+            seat_slope: number | null;
             /** Seat Depth */
-            seat_depth?: number | null;
+            seat_depth: number | null;
             /** Lumbar */
-            lumbar?: number | null;
+            lumbar: number | null;
             /** Armrest */
-            armrest?: number | null;
+            armrest: number | null;
             /** Armrest Gap */
-            armrest_gap?: number | null;
+            armrest_gap: number | null;
             /** Surface */
-            surface?: number | null;
+            surface: number | null;
             /** Keys */
-            keys?: number | null;
+            keys: number | null;
             /** Mouse */
-            mouse?: number | null;
+            mouse: number | null;
             /** Screen Top */
-            screen_top?: number | null;
+            screen_top: number | null;
             /** Distance */
-            distance?: number | null;
+            distance: number | null;
             /** Tilt */
-            tilt?: number | null;
+            tilt: number | null;
             /** Slope */
-            slope?: number | null;
+            slope: number | null;
             /** Desk Depth */
-            desk_depth?: number | null;
+            desk_depth: number | null;
             /** Backrest */
-            backrest?: number | null;
+            backrest: number | null;
             /** Keys Edge */
-            keys_edge?: number | null;
+            keys_edge: number | null;
             /** Keys Midline */
-            keys_midline?: number | null;
+            keys_midline: number | null;
             /** Mouse Forward */
-            mouse_forward?: number | null;
+            mouse_forward: number | null;
             /** Scale */
-            scale?: number | null;
+            scale: number | null;
             /** Screen Bearing */
-            screen_bearing?: number | null;
+            screen_bearing: number | null;
             /** Screen2 Bearing */
-            screen2_bearing?: number | null;
+            screen2_bearing: number | null;
             /** Screen2 Distance */
-            screen2_distance?: number | null;
+            screen2_distance: number | null;
             /** Screen2 Top */
-            screen2_top?: number | null;
+            screen2_top: number | null;
             /** Screen3 Bearing */
-            screen3_bearing?: number | null;
+            screen3_bearing: number | null;
             /** Screen3 Distance */
-            screen3_distance?: number | null;
+            screen3_distance: number | null;
             /** Screen3 Top */
-            screen3_top?: number | null;
+            screen3_top: number | null;
         };
         /**
          * SettleStep
@@ -8425,63 +9151,6 @@ export interface components {
          */
         Severity: "slight" | "marked" | "strong";
         /**
-         * ShelfChange
-         * @description A shelf item changed upon its version.
-         */
-        ShelfChange: {
-            /** Piece */
-            piece: string;
-            /** Name */
-            name: string;
-            /**
-             * Place
-             * @default
-             */
-            place: string;
-            /** Values */
-            values: {
-                [key: string]: string;
-            };
-            /**
-             * Unit
-             * @default cm
-             * @enum {string}
-             */
-            unit: "mm" | "cm" | "in";
-            /** Version */
-            version: number;
-        };
-        /**
-         * ShelfIn
-         * @description A piece or workstation to be kept.
-         */
-        ShelfIn: {
-            /** Piece */
-            piece: string;
-            /** Name */
-            name: string;
-            /**
-             * Place
-             * @default
-             */
-            place: string;
-            /** Values */
-            values: {
-                [key: string]: string;
-            };
-            /**
-             * Unit
-             * @default cm
-             * @enum {string}
-             */
-            unit: "mm" | "cm" | "in";
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
-        };
-        /**
          * ShelfKind
          * @description One generic piece: its kind, a name, and what is typed into its fields, by path.
          */
@@ -8498,28 +9167,37 @@ export interface components {
             };
         };
         /**
-         * ShelfOut
-         * @description A kept piece or workstation; ``users`` are the clients whose visits name it.
+         * ShelfView
+         * @description One as it stands on the shelf; ``users`` are the clients whose visits name it.
          */
-        ShelfOut: {
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
+        ShelfView: {
             /** Piece */
             piece: string;
             /** Name */
             name: string;
-            /** Place */
+            /**
+             * Place
+             * @default
+             */
             place: string;
             /** Values */
             values: {
                 [key: string]: string;
             };
-            /** Version */
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Version
+             * @default 1
+             */
             version: number;
-            /** Users */
+            /**
+             * Users
+             * @default []
+             */
             users: string[];
         };
         /**
@@ -8572,10 +9250,10 @@ export interface components {
             code: string;
         };
         /**
-         * SignatureIn
+         * Signature
          * @description What is signed: the visit as it stood at this revision.
          */
-        SignatureIn: {
+        Signature: {
             /** Revision */
             revision: number;
         };
@@ -8656,7 +9334,7 @@ export interface components {
              *     }
              */
             lacks: components["schemas"]["HardLimits"];
-            span?: components["schemas"]["Span"] | null;
+            span: components["schemas"]["Span"] | null;
         };
         /**
          * Span
@@ -8671,7 +9349,7 @@ export interface components {
             /** High */
             high: number;
             /** Step */
-            step?: number | null;
+            step: number | null;
         };
         /**
          * SpellView
@@ -8704,10 +9382,10 @@ export interface components {
             tasks: string;
         };
         /**
-         * StackIn
+         * StackRequest
          * @description A lift that is wanted from what is at hand.
          */
-        StackIn: {
+        StackRequest: {
             /** Wanted */
             wanted: string;
             /**
@@ -8729,10 +9407,10 @@ export interface components {
             place: "main" | "2" | "3" | "4";
         };
         /**
-         * StackOut
-         * @description The best stack: its pieces, its height with its error, and what it is short of.
+         * StackView
+         * @description The best stack for a lift in words; all None where nothing at hand serves.
          */
-        StackOut: {
+        StackView: {
             /** Text */
             text: string | null;
             /** Height */
@@ -8856,40 +9534,38 @@ export interface components {
             counted: boolean;
         };
         /**
-         * TableIn
-         * @description A table of a population as CSV.
+         * TableRow
+         * @description One line of a table: a dimension in one sex, mm; ``r`` where it brings its own.
          */
-        TableIn: {
+        TableRow: {
+            /** Dimension */
+            dimension: string;
             /**
-             * Id
-             * Format: uuid
+             * Sex
+             * @enum {string}
              */
-            id: string;
-            /** Name */
-            name: string;
-            /** Origin */
-            origin: string;
-            /** Text */
-            text: string;
+            sex: "female" | "male";
+            /** Mean Mm */
+            mean_mm: number;
+            /** Sd Mm */
+            sd_mm: number;
+            /** R */
+            r: number | null;
         };
         /**
-         * TableOut
-         * @description A kept table; ``lines`` is how many it has, ``dimensions`` which.
+         * TableView
+         * @description A table in a list; ``lines`` is how many rows it has, ``dimensions`` of which.
          */
-        TableOut: {
+        TableView: {
+            /** Name */
+            name: string;
+            /** Origin */
+            origin: string;
             /**
              * Id
              * Format: uuid
              */
             id: string;
-            /** Name */
-            name: string;
-            /** Origin */
-            origin: string;
-            /** Lines */
-            lines: number;
-            /** Dimensions */
-            dimensions: string[];
             /** Added By */
             added_by: string;
             /**
@@ -8897,12 +9573,16 @@ export interface components {
              * Format: date-time
              */
             added_at: string;
+            /** Lines */
+            lines: number;
+            /** Dimensions */
+            dimensions: string[];
         };
         /**
-         * TakeOverIn
+         * TakeOver
          * @description The visit that answers are taken over into.
          */
-        TakeOverIn: {
+        TakeOver: {
             /**
              * Visit Id
              * Format: uuid
@@ -8918,6 +9598,27 @@ export interface components {
             taken: number;
             /** Kept */
             kept: string[];
+        };
+        /**
+         * TakenVisit
+         * @description A visit with everything that it is worked through from.
+         *
+         *     ``last`` is its last signed version with its content, ``earlier`` what was measured of the client before,
+         *     ``before`` the client's last visit before this one, without what was before that.
+         */
+        TakenVisit: {
+            visit: components["schemas"]["Visit"];
+            client: components["schemas"]["Client"];
+            /** Entries */
+            entries: components["schemas"]["Entry"][];
+            /** Reports */
+            reports: components["schemas"]["ReportHead"][];
+            /** Photos */
+            photos: components["schemas"]["PhotoHead"][];
+            last: components["schemas"]["Report"] | null;
+            /** Earlier */
+            earlier: components["schemas"]["EarlierVisit"][];
+            before: components["schemas"]["TakenVisit"] | null;
         };
         /**
          * TaskLine
@@ -8976,17 +9677,10 @@ export interface components {
             value: number;
         };
         /**
-         * TrailLineOut
-         * @description A line of the trail: who did what when; ``client`` is a name, as long as they are there.
+         * TrailLineView
+         * @description A line as an owner reads it; ``client`` is a name, as long as they are there, ``digest`` in hex digits.
          */
-        TrailLineOut: {
-            /** Number */
-            number: number;
-            /**
-             * At
-             * Format: date-time
-             */
-            at: string;
+        TrailLineView: {
             /** Who */
             who: string;
             /**
@@ -8994,10 +9688,17 @@ export interface components {
              * @enum {string}
              */
             act: "sign_in" | "refused" | "sign_out" | "read" | "carry" | "change" | "sign" | "print" | "export" | "import" | "share" | "answer" | "erase" | "manage";
-            /** Says */
-            says: string;
             /** What */
             what: string;
+            /** Number */
+            number: number;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Says */
+            says: string;
             /** Client Id */
             client_id: string | null;
             /** Client */
@@ -9008,84 +9709,14 @@ export interface components {
             digest: string;
         };
         /**
-         * TrialIn
-         * @description What is tried: texts by field; against what else it is held.
+         * TypedReading
+         * @description One reading, as it goes into its field.
          */
-        TrialIn: {
-            /** Tries */
-            tries: {
-                [key: string]: string;
-            };
-            /**
-             * Unit
-             * @default cm
-             * @enum {string}
-             */
-            unit: "mm" | "cm" | "in";
-            /**
-             * @default {
-             *       "width": 860,
-             *       "height": 700,
-             *       "mode": "both",
-             *       "show": "target",
-             *       "unit": "cm",
-             *       "grips": false
-             *     }
-             */
-            scene: components["schemas"]["SceneIn"];
-            /** Against */
-            against?: {
-                [key: string]: string;
-            } | null;
-            /**
-             * Behind
-             * @default false
-             */
-            behind: boolean;
-            /**
-             * Plans
-             * @default false
-             */
-            plans: boolean;
-            /**
-             * Found
-             * @default false
-             */
-            found: boolean;
-            /**
-             * Brief
-             * @default false
-             */
-            brief: boolean;
-            /**
-             * Place
-             * @default main
-             * @enum {string}
-             */
-            place: "main" | "2" | "3" | "4";
-        };
-        /**
-         * Trouble
-         * @description A try that can't be read or is out of range: it is left out, the others count.
-         */
-        Trouble: {
-            /** Field */
-            field: string;
-            /** Detail */
-            detail: string;
-        };
-        /**
-         * TroubleOut
-         * @description Something that went wrong: when, and what was said of it.
-         */
-        TroubleOut: {
-            /**
-             * At
-             * Format: date-time
-             */
-            at: string;
-            /** Detail */
-            detail: string;
+        TypedReading: {
+            /** Typed */
+            typed: string;
+            /** Warning */
+            warning: string | null;
         };
         /**
          * UnderDesk
@@ -9119,30 +9750,6 @@ export interface components {
             new: number;
         };
         /**
-         * UnitIn
-         * @description The unit an instrument is to be set to.
-         */
-        UnitIn: {
-            /**
-             * Unit
-             * @enum {string}
-             */
-            unit: "mm" | "cm" | "in";
-        };
-        /** ValidationError */
-        ValidationError: {
-            /** Location */
-            loc: (string | number)[];
-            /** Message */
-            msg: string;
-            /** Error Type */
-            type: string;
-            /** Input */
-            input?: unknown;
-            /** Context */
-            ctx?: Record<string, never>;
-        };
-        /**
          * ValueDocument
          * @description A body dimension: its readings (one to three), and where they are from.
          */
@@ -9162,28 +9769,67 @@ export interface components {
             sd?: number | null;
         };
         /**
-         * VisitIn
-         * @description A new visit; ``from_visit`` is one of the same client that it follows up.
+         * Visit
+         * @description One visit; ``revision`` counts its changes.
+         *
+         *     ``errors`` is the practitioner's error of one reading by dimension, mm, as it stood when the
+         *     visit began: a tolerance must not move while one measures. ``policies`` is what the practice
+         *     had chosen then: another choice later must not move a target that somebody has set. ``discarded_at`` is when a
+         *     draft was thrown away: it is in no list any more, and can be taken back for some time.
          */
-        VisitIn: {
+        Visit: {
             /**
              * Id
              * Format: uuid
              */
             id: string;
             /**
+             * Practice Id
+             * Format: uuid
+             */
+            practice_id: string;
+            /**
              * Client Id
              * Format: uuid
              */
             client_id: string;
-            /** From Visit */
-            from_visit?: string | null;
+            /**
+             * Member Id
+             * Format: uuid
+             */
+            member_id: string;
+            /**
+             * Started On
+             * Format: date
+             */
+            started_on: string;
+            /**
+             * Revision
+             * @default 0
+             */
+            revision: number;
+            /** Errors */
+            errors: {
+                [key: string]: number;
+            };
+            /** Policies */
+            policies: {
+                [key: string]: string;
+            };
+            /** Origin Id */
+            origin_id: string | null;
+            /** Discarded At */
+            discarded_at: string | null;
         };
         /**
-         * VisitLineOut
+         * VisitLineView
          * @description A visit in a list.
+         *
+         *     ``call_back`` is the first day on which a client is called back about a red flag, ``sign`` is what the gravest red
+         *     flag asks for that nobody has written an answer to, ``step`` the furthest that anything was entered in,
+         *     ``settles_at`` when the settle-in test that runs is over, s since 1970, ``worse`` what hurts more than before.
          */
-        VisitLineOut: {
+        VisitLineView: {
             /**
              * Id
              * Format: uuid
@@ -9228,141 +9874,24 @@ export interface components {
             worse: string[];
         };
         /**
-         * VisitOut
-         * @description A visit with its entries.
-         */
-        VisitOut: {
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
-            client: components["schemas"]["ClientOut"];
-            /**
-             * Started On
-             * Format: date
-             */
-            started_on: string;
-            /** Revision */
-            revision: number;
-            /** Discarded */
-            discarded: boolean;
-            /** Consents */
-            consents: components["schemas"]["Entry"][];
-            /** Entries */
-            entries: {
-                [key: string]: components["schemas"]["Entry"];
-            };
-            /** Reports */
-            reports: components["schemas"]["ReportOut"][];
-            /** Photos */
-            photos: components["schemas"]["PhotoOut"][];
-        };
-        /**
-         * VisitWorkup
-         * @description A visit worked out, with its drawing.
-         */
-        VisitWorkup: {
-            /** Revision */
-            revision: number;
-            /** Rows */
-            rows: components["schemas"]["RowView"][];
-            /** Plan */
-            plan: string;
-            /** Place */
-            place: string;
-            /** Places */
-            places: components["schemas"]["PlaceView"][];
-            /** Seated Possible */
-            seated_possible: boolean;
-            /** Plans */
-            plans: components["schemas"]["PlanView"][];
-            /** Fixes */
-            fixes: components["schemas"]["PurchaseView"][];
-            /** Offers */
-            offers: components["schemas"]["OfferView"][];
-            /** Moves */
-            moves: components["schemas"]["MoveView"][];
-            pair: components["schemas"]["PairView"] | null;
-            /** Zones */
-            zones: components["schemas"]["ZoneView"][];
-            /** Laptop */
-            laptop: components["schemas"]["LaptopView"][];
-            /** Gazes */
-            gazes: components["schemas"]["GazeView"][];
-            /** Bundle */
-            bundle: {
-                [key: string]: string;
-            };
-            /** Order */
-            order: string[];
-            /** Steps */
-            steps: components["schemas"]["StepProgress"][];
-            /** Findings */
-            findings: components["schemas"]["Finding"][];
-            /** Rest */
-            rest: components["schemas"]["RestOut"][];
-            /** Hard */
-            hard: string[];
-            /** Worse */
-            worse: string | null;
-            /** Causes */
-            causes: components["schemas"]["CauseView"][];
-            /** Unexplained */
-            unexplained: string[];
-            /** Actions */
-            actions: components["schemas"]["ActionView"][];
-            /** Set Order */
-            set_order: string[];
-            settle: components["schemas"]["SettleView"];
-            /** Follows */
-            follows: components["schemas"]["SettingChange"][];
-            /** Strain */
-            strain: components["schemas"]["Strain"][];
-            /** Photos */
-            photos: components["schemas"]["PhotoView"][];
-            /** Signs */
-            signs: components["schemas"]["RaisedRedFlag"][];
-            /** Cares */
-            cares: components["schemas"]["PrecautionView"][];
-            /** Display */
-            display: string | null;
-            /** Measured */
-            measured: components["schemas"]["Measured"][];
-            /** Doubtful */
-            doubtful: string[];
-            /** Again */
-            again: components["schemas"]["RemeasureView"][];
-            /** Table Origin */
-            table_origin: string;
-            /** Joints */
-            joints: components["schemas"]["JointView"][];
-            /** Notes */
-            notes: string[];
-            /** Standing Possible */
-            standing_possible: boolean;
-            /** Why Not Standing */
-            why_not_standing: string | null;
-            /** Hours */
-            hours: number;
-            /** Hours Doubt */
-            hours_doubt: string | null;
-            /** Over Found */
-            over_found: number | null;
-            /** Over Set */
-            over_set: number | null;
-            /** Untold Found */
-            untold_found: string[];
-            /** Untold Set */
-            untold_set: string[];
-            decider: components["schemas"]["Decider"] | null;
-            scene: components["schemas"]["Scene"];
-        };
-        /**
          * WaitingCheck
          * @description Answers that nobody has looked at, for Today.
          */
         WaitingCheck: {
+            /**
+             * Client Id
+             * Format: uuid
+             */
+            client_id: string;
+            /** Client */
+            client: string;
+            /**
+             * Level
+             * @enum {string}
+             */
+            level: "fine" | "advice" | "call" | "visit" | "clinician" | "same_day" | "stop";
+            /** Level Says */
+            level_says: string;
             /**
              * Id
              * Format: uuid
@@ -9374,24 +9903,54 @@ export interface components {
              */
             round: "before" | "week_1" | "week_3" | "week_6" | "request";
             /**
-             * Client Id
-             * Format: uuid
-             */
-            client_id: string;
-            /** Client */
-            client: string;
-            /**
              * Sent At
              * Format: date-time
              */
             sent_at: string;
+        };
+        /**
+         * WaitingLink
+         * @description A link that waits, and how far its mail got; ``letter`` is empty where it was handed over by hand.
+         */
+        WaitingLink: {
             /**
-             * Level
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Kind
              * @enum {string}
              */
-            level: "fine" | "advice" | "call" | "visit" | "clinician" | "same_day" | "stop";
-            /** Level Says */
-            level_says: string;
+            kind: "invitation" | "reset";
+            /** Email */
+            email: string;
+            /** Name */
+            name: string;
+            /**
+             * Role
+             * @default
+             */
+            role: ("owner" | "practitioner" | "assistant" | "reader") | "";
+            /**
+             * Made By
+             * @default
+             */
+            made_by: string;
+            /**
+             * Made At
+             * Format: date-time
+             */
+            made_at: string;
+            /**
+             * Ends At
+             * Format: date-time
+             */
+            ends_at: string;
+            /** Letter */
+            letter: ("waiting" | "sending" | "sent" | "failed" | "dropped") | "";
+            /** Trouble */
+            trouble: string;
         };
         /**
          * Warn
@@ -9445,6 +10004,63 @@ export interface components {
             demo: components["schemas"]["DemoPerson"][];
         };
         /**
+         * WhatIf
+         * @description What is tried: texts by field; against what else it is held.
+         */
+        WhatIf: {
+            /** Tries */
+            tries: {
+                [key: string]: string;
+            };
+            /**
+             * Unit
+             * @default cm
+             * @enum {string}
+             */
+            unit: "mm" | "cm" | "in";
+            /**
+             * @default {
+             *       "width": 860,
+             *       "height": 700,
+             *       "mode": "both",
+             *       "show": "target",
+             *       "unit": "cm",
+             *       "grips": false
+             *     }
+             */
+            scene: components["schemas"]["SceneOptions"];
+            /** Against */
+            against?: {
+                [key: string]: string;
+            } | null;
+            /**
+             * Behind
+             * @default false
+             */
+            behind: boolean;
+            /**
+             * Plans
+             * @default false
+             */
+            plans: boolean;
+            /**
+             * Found
+             * @default false
+             */
+            found: boolean;
+            /**
+             * Brief
+             * @default false
+             */
+            brief: boolean;
+            /**
+             * Place
+             * @default main
+             * @enum {string}
+             */
+            place: "main" | "2" | "3" | "4";
+        };
+        /**
          * WhatIfResult
          * @description What a try comes to, and what moved against what it is compared with.
          *
@@ -9480,7 +10096,7 @@ export interface components {
             /** Offers */
             offers: components["schemas"]["OfferView"][];
             /** Troubles */
-            troubles: components["schemas"]["Trouble"][];
+            troubles: components["schemas"]["gentle_plumb__core__what_if__session__Trouble"][];
             /** Bundle */
             bundle: {
                 [key: string]: string;
@@ -9495,21 +10111,21 @@ export interface components {
          */
         WorkplacePaper: {
             /** Signed By */
-            signed_by?: string | null;
+            signed_by: string | null;
             /** Signed Title */
-            signed_title?: string | null;
+            signed_title: string | null;
             /** Signed Registration */
-            signed_registration?: string | null;
+            signed_registration: string | null;
             /** Signed At */
-            signed_at?: string | null;
+            signed_at: string | null;
             /** Signed On */
-            signed_on?: string | null;
+            signed_on: string | null;
             /** Sha256 */
-            sha256?: string | null;
+            sha256: string | null;
             /** Practice */
             practice: string;
             /** Letterhead */
-            letterhead?: string[];
+            letterhead: string[];
             /**
              * Call
              * @default
@@ -9532,7 +10148,7 @@ export interface components {
             /** Version */
             version: number;
             /** Replaces */
-            replaces?: string[];
+            replaces: string[];
             scene: components["schemas"]["Scene"] | null;
             /**
              * Scene Shows
@@ -9567,7 +10183,7 @@ export interface components {
             /** Left Out */
             left_out: number;
             /** Places */
-            places?: components["schemas"]["PaperPlace"][];
+            places: components["schemas"]["PaperPlace"][];
         };
         /**
          * ZoneView
@@ -9608,6 +10224,29 @@ export interface components {
          * @enum {string}
          */
         gentle_plumb__core__record__fields__work__Verdict: "accepted" | "dismissed";
+        /**
+         * Trouble
+         * @description A try that can't be read or is out of range: it is left out, the others count.
+         */
+        gentle_plumb__core__what_if__session__Trouble: {
+            /** Field */
+            field: string;
+            /** Detail */
+            detail: string;
+        };
+        /**
+         * Trouble
+         * @description Something that went wrong while nobody was there to be told: when, and what was said of it.
+         */
+        gentle_plumb__services__running__Trouble: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Detail */
+            detail: string;
+        };
     };
     responses: never;
     parameters: never;
@@ -9637,6 +10276,46 @@ export interface operations {
                     };
                 };
             };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     ready_api_ready_get: {
@@ -9657,6 +10336,46 @@ export interface operations {
                     "application/json": {
                         [key: string]: string;
                     };
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
             /** @description Service Unavailable */
@@ -9718,16 +10437,6 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
             /** @description Bad value */
             422: {
                 headers: {
@@ -9764,6 +10473,26 @@ export interface operations {
             };
             /** @description Not signed in */
             401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -9857,39 +10586,6 @@ export interface operations {
                 content: {
                     "application/problem+json": unknown;
                     "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    left_api_device_left_post: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["DeviceMembers"];
-            };
-        };
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["DeviceMembers"];
-                };
-            };
-            /** @description Validation Error */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["HTTPValidationError"];
                 };
             };
         };
@@ -10113,6 +10809,70 @@ export interface operations {
             };
         };
     };
+    left_api_device_left_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeviceMembers"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeviceMembers"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     me_api_me_get: {
         parameters: {
             query?: never;
@@ -10192,7 +10952,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["RegistrationIn"];
+                "application/json": components["schemas"]["Registration"];
             };
         };
         responses: {
@@ -10266,7 +11026,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SecondFactorIn"];
+                "application/json": components["schemas"]["NewSecondFactor"];
             };
         };
         responses: {
@@ -10419,7 +11179,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SecondFactorOff"];
+                "application/json": components["schemas"]["Confirmation"];
             };
         };
         responses: {
@@ -10576,7 +11336,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionOut"][];
+                    "application/json": components["schemas"]["SessionView"][];
                 };
             };
             /** @description Not signed in */
@@ -10797,7 +11557,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["MemberOut"][];
+                    "application/json": components["schemas"]["MemberView"][];
                 };
             };
             /** @description Not signed in */
@@ -10861,7 +11621,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["MemberIn"];
+                "application/json": components["schemas"]["NewMember"];
             };
         };
         responses: {
@@ -10871,7 +11631,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["MemberOut"];
+                    "application/json": components["schemas"]["MemberView"];
                 };
             };
             /** @description Not signed in */
@@ -10947,7 +11707,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["MemberOut"];
+                    "application/json": components["schemas"]["MemberView"];
                 };
             };
             /** @description Not signed in */
@@ -11081,7 +11841,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["PracticeIn"];
+                "application/json": components["schemas"]["ChangedSettings"];
             };
         };
         responses: {
@@ -11146,252 +11906,6 @@ export interface operations {
             };
         };
     };
-    welcome_api_welcome_get: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Welcome"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Bad value */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too Many Requests */
-            429: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    enter_api_entrance_put: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["EnterIn"];
-            };
-        };
-        responses: {
-            /** @description Successful Response */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Bad value */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too Many Requests */
-            429: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    look_api_entrance_post: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["EntranceIn"];
-            };
-        };
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["EntranceOut"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Bad value */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too Many Requests */
-            429: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    forgotten_api_forgotten_post: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ForgottenIn"];
-            };
-        };
-        responses: {
-            /** @description Successful Response */
-            202: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": unknown;
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Bad value */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Too Many Requests */
-            429: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     invitations_api_invitations_get: {
         parameters: {
             query?: never;
@@ -11407,7 +11921,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["OneTimeLinkOut"][];
+                    "application/json": components["schemas"]["WaitingLink"][];
                 };
             };
             /** @description Not signed in */
@@ -11471,7 +11985,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["InvitationIn"];
+                "application/json": components["schemas"]["NewInvitation"];
             };
         };
         responses: {
@@ -11481,7 +11995,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["MadeDoorOut"];
+                    "application/json": components["schemas"]["MadeDoor"];
                 };
             };
             /** @description Not signed in */
@@ -11553,7 +12067,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["MadeDoorOut"];
+                    "application/json": components["schemas"]["MadeDoor"];
                 };
             };
             /** @description Not signed in */
@@ -11695,7 +12209,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["MadeDoorOut"];
+                    "application/json": components["schemas"]["MadeDoor"];
                 };
             };
             /** @description Not signed in */
@@ -11765,7 +12279,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["AccessOut"][];
+                    "application/json": components["schemas"]["ClientAccess"][];
                 };
             };
             /** @description Not signed in */
@@ -11837,7 +12351,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["AccessOut"];
+                    "application/json": components["schemas"]["ClientAccess"];
                 };
             };
             /** @description Not signed in */
@@ -11903,7 +12417,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["AccessIn"];
+                "application/json": components["schemas"]["AccessChange"];
             };
         };
         responses: {
@@ -11913,7 +12427,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["AccessOut"];
+                    "application/json": components["schemas"]["ClientAccess"];
                 };
             };
             /** @description Not signed in */
@@ -11968,6 +12482,265 @@ export interface operations {
             };
         };
     };
+    welcome_api_welcome_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Welcome"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    enter_api_entrance_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChosenPassword"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    look_api_entrance_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LinkToken"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Door"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    forgotten_api_forgotten_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ForgottenPassword"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     keeping_api_keeping_get: {
         parameters: {
             query?: never;
@@ -11983,7 +12756,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["KeepingOut"];
+                    "application/json": components["schemas"]["KeepingView"];
                 };
             };
             /** @description Not signed in */
@@ -12047,7 +12820,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["PeriodsIn"];
+                "application/json": components["schemas"]["ChangedPeriods"];
             };
         };
         responses: {
@@ -12057,7 +12830,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["KeepingOut"];
+                    "application/json": components["schemas"]["KeepingView"];
                 };
             };
             /** @description Not signed in */
@@ -12123,7 +12896,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ClientChange"];
+                "application/json": components["schemas"]["ChangedClient"];
             };
         };
         responses: {
@@ -12133,7 +12906,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ClientOut"];
+                    "application/json": components["schemas"]["ClientView"];
                 };
             };
             /** @description Not signed in */
@@ -12208,7 +12981,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ErasureOut"];
+                    "application/json": components["schemas"]["ErasureView"];
                 };
             };
             /** @description Not signed in */
@@ -12283,7 +13056,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ErasureOut"];
+                    "application/json": components["schemas"]["ErasureView"];
                 };
             };
             /** @description Not signed in */
@@ -12349,7 +13122,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ProofIn"];
+                "application/json": components["schemas"]["ProofRequest"];
             };
         };
         responses: {
@@ -12429,7 +13202,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RunningOut"];
+                    "application/json": components["schemas"]["Running"];
                 };
             };
             /** @description Not signed in */
@@ -12569,7 +13342,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BulkJobOut"][];
+                    "application/json": components["schemas"]["BulkJobView"][];
                 };
             };
             /** @description Not signed in */
@@ -12633,7 +13406,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["PapersIn"];
+                "application/json": components["schemas"]["PapersRequest"];
             };
         };
         responses: {
@@ -12643,7 +13416,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BulkJobOut"];
+                    "application/json": components["schemas"]["BulkJobView"];
                 };
             };
             /** @description Not signed in */
@@ -12720,7 +13493,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BulkJobOut"];
+                    "application/json": components["schemas"]["BulkJobView"];
                 };
             };
             /** @description Not signed in */
@@ -12917,11 +13690,13 @@ export interface operations {
             };
         };
     };
-    fields_api_fields_get: {
+    export_client_api_clients__client_id__archive_zip_get: {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                client_id: string;
+            };
             cookie?: never;
         };
         requestBody?: never;
@@ -12932,7 +13707,84 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Fields"];
+                    "application/zip": unknown;
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    import_client_api_clients_archive_post: {
+        parameters: {
+            query: {
+                /** @description The client agrees to the records being kept here. */
+                agreed: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClientView"];
                 };
             };
             /** @description Not signed in */
@@ -13008,7 +13860,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ClientOut"][];
+                    "application/json": components["schemas"]["ListedClient"][];
                 };
             };
             /** @description Not signed in */
@@ -13072,7 +13924,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ClientIn"];
+                "application/json": components["schemas"]["NewClient"];
             };
         };
         responses: {
@@ -13082,7 +13934,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ClientOut"];
+                    "application/json": components["schemas"]["ClientView"];
                 };
             };
             /** @description Not signed in */
@@ -13159,7 +14011,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["VisitLineOut"][];
+                    "application/json": components["schemas"]["VisitLineView"][];
                 };
             };
             /** @description Not signed in */
@@ -13223,7 +14075,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["VisitIn"];
+                "application/json": components["schemas"]["NewVisit"];
             };
         };
         responses: {
@@ -13233,7 +14085,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["VisitOut"];
+                    "application/json": components["schemas"]["OpenVisit"];
                 };
             };
             /** @description Not signed in */
@@ -13380,7 +14232,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["VisitOut"];
+                    "application/json": components["schemas"]["OpenVisit"];
                 };
             };
             /** @description Not signed in */
@@ -13516,7 +14368,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["DiscardIn"];
+                "application/json": components["schemas"]["Discarding"];
             };
         };
         responses: {
@@ -13609,7 +14461,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ChangeIn"];
+                "application/json": components["schemas"]["EntryChange"];
             };
         };
         responses: {
@@ -13619,7 +14471,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ChangeOut"];
+                    "application/json": components["schemas"]["ChangeAnswer"];
                 };
             };
             /** @description Not signed in */
@@ -13709,7 +14561,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["VisitWorkup"];
+                    "application/json": components["schemas"]["DrawnVisit"];
                 };
             };
             /** @description Not signed in */
@@ -13764,89 +14616,14 @@ export interface operations {
             };
         };
     };
-    add_photo_api_visits__visit_id__photos__photo_id__put: {
+    given_api_visits__visit_id__given_get: {
         parameters: {
-            query?: never;
+            query?: {
+                place?: "main" | "2" | "3" | "4";
+            };
             header?: never;
             path: {
                 visit_id: string;
-                photo_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "image/*": string;
-            };
-        };
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PhotoOut"];
-                };
-            };
-            /** @description Not signed in */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Bad value */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    photo_api_photos__photo_id__jpg_get: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                photo_id: string;
             };
             cookie?: never;
         };
@@ -13858,7 +14635,311 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "image/jpeg": unknown;
+                    "application/json": {
+                        [key: string]: unknown;
+                    };
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    try_out_api_visits__visit_id__try_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WhatIf"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIfResult"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    working_day_api_visits__visit_id__day_get: {
+        parameters: {
+            query?: {
+                place?: "main" | "2" | "3" | "4";
+                week?: number;
+                width?: number;
+            };
+            header?: never;
+            path: {
+                visit_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayPage"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    movements_api_visits__visit_id__movements_get: {
+        parameters: {
+            query?: {
+                place?: "main" | "2" | "3" | "4";
+            };
+            header?: never;
+            path: {
+                visit_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProgrammePage"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stack_api_visits__visit_id__stack_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StackRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StackView"];
                 };
             };
             /** @description Not signed in */
@@ -13983,449 +15064,6 @@ export interface operations {
             };
         };
     };
-    shelf_api_shelf_get: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ShelfOut"][];
-                };
-            };
-            /** @description Not signed in */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Bad value */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    add_to_shelf_api_shelf_post: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ShelfIn"];
-            };
-        };
-        responses: {
-            /** @description Successful Response */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ShelfOut"];
-                };
-            };
-            /** @description Not signed in */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Bad value */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    change_on_shelf_api_shelf__item_id__put: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                item_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ShelfChange"];
-            };
-        };
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ShelfOut"];
-                };
-            };
-            /** @description Not signed in */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Bad value */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    drop_from_shelf_api_shelf__item_id__delete: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                item_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful Response */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description Not signed in */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Bad value */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    read_light_api_light_meter_readings_post: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["LuxOut"];
-                };
-            };
-            /** @description Not signed in */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Bad value */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Service Unavailable */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    fit_case_api_fit_post: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["CaseDocument"];
-            };
-        };
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ResultDocument"];
-                };
-            };
-            /** @description Not signed in */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Bad value */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     draft_api_visits__visit_id__report_get: {
         parameters: {
             query?: {
@@ -14446,7 +15084,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Draft"];
+                    "application/json": components["schemas"]["DraftReport"];
                 };
             };
             /** @description Not signed in */
@@ -14730,84 +15368,6 @@ export interface operations {
             };
         };
     };
-    request_answers_api_reports__report_id__request_answers_post: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                report_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/octet-stream": string;
-            };
-        };
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        [key: string]: string;
-                    };
-                };
-            };
-            /** @description Not signed in */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Bad value */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     sign_api_visits__visit_id__reports__report_id__put: {
         parameters: {
             query?: {
@@ -14823,7 +15383,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SignatureIn"];
+                "application/json": components["schemas"]["Signature"];
             };
         };
         responses: {
@@ -14833,7 +15393,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ReportOut"];
+                    "application/json": components["schemas"]["ReportHead"];
                 };
             };
             /** @description Not signed in */
@@ -15037,6 +15597,1110 @@ export interface operations {
             };
         };
     };
+    request_answers_api_reports__report_id__request_answers_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                report_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: string;
+                    };
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    day_calendar_api_visits__visit_id__day_ics_get: {
+        parameters: {
+            query?: {
+                place?: "main" | "2" | "3" | "4";
+            };
+            header?: never;
+            path: {
+                visit_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": unknown;
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    fields_api_fields_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fields"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_photo_api_visits__visit_id__photos__photo_id__put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit_id: string;
+                photo_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "image/*": string;
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoHead"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    photo_api_photos__photo_id__jpg_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                photo_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": unknown;
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    shelf_api_shelf_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfView"][];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_to_shelf_api_shelf_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewShelfItem"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfView"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_on_shelf_api_shelf__item_id__put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                item_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangedShelfItem"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfView"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    drop_from_shelf_api_shelf__item_id__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                item_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    house_rules_api_policies_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseRules"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_bundle_api_policies_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewRuleSet"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RuleSetView"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_bundle_api_policies__bundle_id__put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bundle_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangedRuleSet"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RuleSetView"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    drop_bundle_api_policies__bundle_id__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bundle_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    read_light_api_light_meter_readings_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LightReading"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    fit_case_api_fit_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CaseDocument"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ResultDocument"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     lists_api_measuring_lists_get: {
         parameters: {
             query?: never;
@@ -15052,7 +16716,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ListOut"][];
+                    "application/json": components["schemas"]["ListView"][];
                 };
             };
             /** @description Not signed in */
@@ -15116,7 +16780,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ListIn"];
+                "application/json": components["schemas"]["NewList"];
             };
         };
         responses: {
@@ -15126,7 +16790,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ListOut"];
+                    "application/json": components["schemas"]["ListView"];
                 };
             };
             /** @description Not signed in */
@@ -15192,7 +16856,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ListChange"];
+                "application/json": components["schemas"]["ChangedList"];
             };
         };
         responses: {
@@ -15202,7 +16866,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ListOut"];
+                    "application/json": components["schemas"]["ListView"];
                 };
             };
             /** @description Not signed in */
@@ -15342,7 +17006,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["TableOut"][];
+                    "application/json": components["schemas"]["TableView"][];
                 };
             };
             /** @description Not signed in */
@@ -15406,7 +17070,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["TableIn"];
+                "application/json": components["schemas"]["NewTable"];
             };
         };
         responses: {
@@ -15416,7 +17080,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["TableOut"];
+                    "application/json": components["schemas"]["TableView"];
                 };
             };
             /** @description Not signed in */
@@ -15559,7 +17223,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PrecisionOut"][];
+                    "application/json": components["schemas"]["PrecisionView"][];
                 };
             };
             /** @description Not signed in */
@@ -15629,7 +17293,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["InstrumentOut"][];
+                    "application/json": components["schemas"]["InstrumentView"][];
                 };
             };
             /** @description Not signed in */
@@ -15695,7 +17359,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["UnitIn"];
+                "application/json": components["schemas"]["InstrumentUnit"];
             };
         };
         responses: {
@@ -15705,7 +17369,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["InstrumentOut"];
+                    "application/json": components["schemas"]["InstrumentView"];
                 };
             };
             /** @description Not signed in */
@@ -15781,7 +17445,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ReadIn"];
+                "application/json": components["schemas"]["ReadingRequest"];
             };
         };
         responses: {
@@ -15791,7 +17455,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ReadingOut"];
+                    "application/json": components["schemas"]["TypedReading"];
                 };
             };
             /** @description Not signed in */
@@ -15949,7 +17613,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PreviewOut"];
+                    "application/json": components["schemas"]["Preview"];
                 };
             };
             /** @description Not signed in */
@@ -16018,7 +17682,9 @@ export interface operations {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "text/csv": unknown;
+                };
             };
             /** @description Not signed in */
             401: {
@@ -16163,7 +17829,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PreviewOut"];
+                    "application/json": components["schemas"]["Preview"];
                 };
             };
             /** @description Not signed in */
@@ -16520,749 +18186,7 @@ export interface operations {
             };
         };
     };
-    house_rules_api_policies_get: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["HouseRules"];
-                };
-            };
-            /** @description Not signed in */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Bad value */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    add_bundle_api_policies_post: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["RuleSetIn"];
-            };
-        };
-        responses: {
-            /** @description Successful Response */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RuleSetOut"];
-                };
-            };
-            /** @description Not signed in */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Bad value */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    change_bundle_api_policies__bundle_id__put: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                bundle_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["RuleSetChange"];
-            };
-        };
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RuleSetOut"];
-                };
-            };
-            /** @description Not signed in */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Bad value */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    drop_bundle_api_policies__bundle_id__delete: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                bundle_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful Response */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description Not signed in */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Bad value */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    given_api_visits__visit_id__given_get: {
-        parameters: {
-            query?: {
-                place?: "main" | "2" | "3" | "4";
-            };
-            header?: never;
-            path: {
-                visit_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        [key: string]: unknown;
-                    };
-                };
-            };
-            /** @description Not signed in */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Bad value */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    try_out_api_visits__visit_id__try_post: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                visit_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["TrialIn"];
-            };
-        };
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["WhatIfResult"];
-                };
-            };
-            /** @description Not signed in */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Bad value */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    working_day_api_visits__visit_id__day_get: {
-        parameters: {
-            query?: {
-                place?: "main" | "2" | "3" | "4";
-                week?: number;
-                width?: number;
-            };
-            header?: never;
-            path: {
-                visit_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["DayPage"];
-                };
-            };
-            /** @description Not signed in */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Bad value */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    day_calendar_api_visits__visit_id__day_ics_get: {
-        parameters: {
-            query?: {
-                place?: "main" | "2" | "3" | "4";
-            };
-            header?: never;
-            path: {
-                visit_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "text/calendar": unknown;
-                };
-            };
-            /** @description Not signed in */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Bad value */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    movements_api_visits__visit_id__movements_get: {
-        parameters: {
-            query?: {
-                place?: "main" | "2" | "3" | "4";
-            };
-            header?: never;
-            path: {
-                visit_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ProgrammePage"];
-                };
-            };
-            /** @description Not signed in */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Bad value */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    stack_api_visits__visit_id__stack_post: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                visit_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["StackIn"];
-            };
-        };
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["StackOut"];
-                };
-            };
-            /** @description Not signed in */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Bad value */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    state_api_desk_get: {
+    desk_state_api_desk_get: {
         parameters: {
             query?: never;
             header?: never;
@@ -17341,7 +18265,7 @@ export interface operations {
             };
         };
     };
-    hold_api_desk_hold_post: {
+    hold_desk_api_desk_hold_post: {
         parameters: {
             query?: never;
             header?: never;
@@ -17350,7 +18274,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["HoldIn"];
+                "application/json": components["schemas"]["DeskTarget"];
             };
         };
         responses: {
@@ -17424,7 +18348,7 @@ export interface operations {
             };
         };
     };
-    stop_api_desk_stop_post: {
+    stop_desk_api_desk_stop_post: {
         parameters: {
             query?: never;
             header?: never;
@@ -17503,7 +18427,7 @@ export interface operations {
             };
         };
     };
-    save_api_desk_presets__key__put: {
+    save_preset_api_desk_presets__key__put: {
         parameters: {
             query?: never;
             header?: never;
@@ -17520,7 +18444,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SavedOut"];
+                    "application/json": components["schemas"]["SavedPreset"];
                 };
             };
             /** @description Not signed in */
@@ -17599,7 +18523,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": unknown;
+                    "application/json": components["schemas"]["Belongings"];
                 };
             };
             /** @description Not signed in */
@@ -17671,156 +18595,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": unknown;
-                };
-            };
-            /** @description Not signed in */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Bad value */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    export_client_api_clients__client_id__archive_zip_get: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                client_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/zip": unknown;
-                };
-            };
-            /** @description Not signed in */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not allowed */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Bad value */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    import_client_api_clients_archive_post: {
-        parameters: {
-            query: {
-                /** @description The client agrees to the records being kept here. */
-                agreed: boolean;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/octet-stream": string;
-            };
-        };
-        responses: {
-            /** @description Successful Response */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ClientOut"];
+                    "application/json": components["schemas"]["TakenVisit"];
                 };
             };
             /** @description Not signed in */
@@ -17917,16 +18692,6 @@ export interface operations {
             };
             /** @description Not found */
             404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -18068,16 +18833,6 @@ export interface operations {
             };
             /** @description Not found */
             404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": unknown;
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -18395,7 +19150,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["OwnAnswerIn"];
+                "application/json": components["schemas"]["OwnAnswer"];
             };
         };
         responses: {
@@ -18405,7 +19160,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["OwnAnswerOut"];
+                    "application/json": components["schemas"]["GivenAnswer"];
                 };
             };
             /** @description Not signed in */
@@ -18616,7 +19371,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/octet-stream": string;
+                "image/*": string;
             };
         };
         responses: {
@@ -18760,7 +19515,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["LinkIn"];
+                "application/json": components["schemas"]["NewLink"];
             };
         };
         responses: {
@@ -18770,7 +19525,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["MadeLinkOut"];
+                    "application/json": components["schemas"]["MadeLink"];
                 };
             };
             /** @description Not signed in */
@@ -18842,7 +19597,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["MadeLinkOut"];
+                    "application/json": components["schemas"]["MadeLink"];
                 };
             };
             /** @description Not signed in */
@@ -19195,7 +19950,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["DecisionIn"];
+                "application/json": components["schemas"]["Decision"];
             };
         };
         responses: {
@@ -19269,7 +20024,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["TakeOverIn"];
+                "application/json": components["schemas"]["TakeOver"];
             };
         };
         responses: {
@@ -19424,7 +20179,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["LanguageOut"][];
+                    "application/json": components["schemas"]["LanguageView"][];
                 };
             };
             /** @description Not signed in */
@@ -19498,7 +20253,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["LanguageOut"];
+                    "application/json": components["schemas"]["LanguageView"];
                 };
             };
             /** @description Not signed in */
@@ -19568,7 +20323,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["LanguageFile"];
+                    "application/json": components["schemas"]["MessageCatalogue"];
                 };
             };
             /** @description Not signed in */
@@ -19709,7 +20464,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["InboxLetter"][];
+                    "application/json": components["schemas"]["LetterOut"][];
                 };
             };
             /** @description Not signed in */
@@ -19787,7 +20542,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["TrailLineOut"][];
+                    "application/json": components["schemas"]["TrailLineView"][];
                 };
             };
             /** @description Not signed in */

@@ -84,8 +84,8 @@ export async function answerHere(request: Request): Promise<Response | null> {
   const [, photo] = /\/photos\/([0-9a-f-]{36})$/.exec(path) ?? [];
   if (request.method === "PUT" && photo) return addPhoto(request, path, photo);
   const body = request.method === "GET" ? undefined : await jsonOf(request);
-  if (isNew) return beginVisit(body as Schemas["VisitIn"]);
-  const change = /^visits\/([^/]+)\/changes\//.test(path) ? (body as Schemas["ChangeIn"]) : null;
+  if (isNew) return beginVisit(body as Schemas["NewVisit"]);
+  const change = /^visits\/([^/]+)\/changes\//.test(path) ? (body as Schemas["EntryChange"]) : null;
   if (change && visit) return written(await changed(visit, path, query, change));
   const said = await askProgram({ method: request.method, path, query, body });
   if (said.status < 300 && request.method !== "GET")
@@ -150,13 +150,13 @@ async function changed(
   visitId: string,
   path: string,
   query: Record<string, string>,
-  { path: field, typed, unit }: Schemas["ChangeIn"],
+  { path: field, typed, unit }: Schemas["EntryChange"],
 ): Promise<Said> {
   const key = `${visitId} ${field}`;
   const body = { path: field, typed, unit, expected_version: versions.get(key) ?? 0 };
   const said = await askProgram({ method: "PUT", path, query, body });
   if (said.status === 200) {
-    const { entry } = said.body as Schemas["ChangeOut"];
+    const { entry } = said.body as Schemas["ChangeAnswer"];
     versions.set(key, entry.version);
     if (field.startsWith("ask.consent.")) await versionsAnew(visitId);
   }
@@ -166,24 +166,24 @@ async function changed(
 /** A consent taken back has erased things, which counts as a change of each. */
 async function versionsAnew(visitId: string): Promise<void> {
   const { body } = await askProgram({ method: "GET", path: `visits/${visitId}` });
-  const { entries } = body as Schemas["VisitOut"];
+  const { entries } = body as Schemas["OpenVisit"];
   for (const entry of Object.values(entries))
     versions.set(`${visitId} ${entry.path}`, entry.version);
 }
 
-async function beginVisit(body: Schemas["VisitIn"]): Promise<Response> {
-  const every = (await kept<Schemas["ClientOut"][]>("answer:/api/clients")) ?? [];
+async function beginVisit(body: Schemas["NewVisit"]): Promise<Response> {
+  const every = (await kept<Schemas["ClientView"][]>("answer:/api/clients")) ?? [];
   const client = every.find((one) => one.id === body.client_id);
   if (body.from_visit && !(await open(body.from_visit))) return refusal("not-here", NOT_HERE);
   const said = await askProgram({ method: "POST", path: "visits", body, client });
   if (said.status !== 201) return written(said);
-  const visit = said.body as Schemas["VisitOut"];
+  const visit = said.body as Schemas["OpenVisit"];
   for (const entry of Object.values(visit.entries))
     versions.set(`${visit.id} ${entry.path}`, entry.version);
   loaded.set(visit.id, Promise.resolve(true));
   await putOut({ kind: "visit", of: visit.id, method: "POST", path: "visits", body, client });
   const me = await kept<Schemas["Me"]>(ME);
-  const line: Schemas["VisitLineOut"] = {
+  const line: Schemas["VisitLineView"] = {
     id: visit.id,
     client_id: visit.client.id,
     client: visit.client.name,
@@ -213,7 +213,7 @@ async function addTo<T extends { id: string }>(list: string, one: T): Promise<vo
 async function madeHere(method: string, path: string, body: unknown, said: Said): Promise<void> {
   if (method === "POST" && path === "clients") {
     await putOut({ kind: "client", of: "", method, path, body });
-    await addTo("/api/clients", said.body as Schemas["ClientOut"]);
+    await addTo("/api/clients", said.body as Schemas["ClientView"]);
   } else if (method === "DELETE") await putOut({ kind: "drop", of: "", method, path });
 }
 

@@ -2,7 +2,7 @@ import type { components } from "../api/schema";
 import { drop, keepSealed, kept, keptNames, vault, whenSomebodyElse } from "./vault";
 
 type Schemas = components["schemas"];
-type VisitOut = Schemas["VisitOut"];
+type VisitOut = Schemas["OpenVisit"];
 
 /** A visit as the server hands it over to a device; what is not read here stays as it came. */
 export type TakenVisit = {

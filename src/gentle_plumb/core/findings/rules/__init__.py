@@ -1,23 +1,66 @@
-"""The rules, one file a subject. To change a threshold, change it here and its source with it."""
+"""The rules, a table for each subject. To change a threshold, change it there and its source with it."""
 
-from ..rule import Rule
-from .chair import CHAIR
-from .desk import DESK
-from .hands import HANDS
-from .photographs import PHOTOGRAPHS
+from __future__ import annotations
+
+from collections.abc import Mapping
+from typing import Any
+
+from ...catalogue import HAND_TASKS, SCREEN_TASKS, SEATED_TASKS
+from ...policy import JOINT_BANDS, Policy
+from ...record import Field, field_of
+from ...sources import source_key
+from ...tables import TableError, entry, toml_table
+from ..rule import Amount, Angle, Answer, Pair, Rule
 from .room import ROOM_RULES
-from .screens import SCREEN_RULES
-from .work import WORK
+
+_KINDS: dict[str, type[Rule]] = {"answer": Answer, "amount": Amount, "angle": Angle, "pair": Pair}
+_TASKS = {"seated": SEATED_TASKS, "screen": SCREEN_TASKS, "hands": HAND_TASKS}
+_POLICY = Policy()
+NAMED: Mapping[str, float] = {
+    **{f"{joint}.low": band.low for joint, band in JOINT_BANDS.items()},
+    **{f"{joint}.high": band.high for joint, band in JOINT_BANDS.items()},
+    "policy.screen_top_high": _POLICY.screen_top_high,
+    "-policy.lowest_gaze_deg": -_POLICY.lowest_gaze_deg,
+}
+"""Limits that a rule takes from where they are declared, by the name it calls them."""
+
+
+def _number(given: Any) -> float:
+    return NAMED[given] if isinstance(given, str) else float(given)
+
+
+def _tasks(given: Any) -> tuple[str, ...]:
+    return _TASKS[given] if isinstance(given, str) else tuple(given)
+
+
+_READERS: dict[Any, Any] = {
+    Field: field_of,
+    "least": _number,
+    "most": _number,
+    "tasks": _tasks,
+    "source": source_key,
+}
+
+
+def rules_in(name: str) -> tuple[Rule, ...]:
+    """Every rule of a table, in its order; raises TableError."""
+    rules: list[Rule] = []
+    for id, given in toml_table(__package__, name).items():
+        facts = dict(given)
+        kind = _KINDS.get(facts.pop("kind", ""))
+        if kind is None:
+            raise TableError(f"{name}: {id}: kind is none of {', '.join(_KINDS)}")
+        rules.append(entry(kind, {"id": id, **facts}, f"{name}: {id}", _READERS))
+    return tuple(rules)
+
 
 RULES: tuple[tuple[str, tuple[Rule, ...]], ...] = (
-    ("Work", WORK),
-    ("Chair", CHAIR),
-    ("Desk", DESK),
-    ("Keyboard and mouse", HANDS),
-    ("Screens", SCREEN_RULES),
-    ("Photographs", PHOTOGRAPHS),
+    ("Work", rules_in("work.toml")),
+    ("Chair", rules_in("chair.toml")),
+    ("Desk", rules_in("desk.toml")),
+    ("Keyboard and mouse", rules_in("hands.toml")),
+    ("Screens", rules_in("screens.toml")),
+    ("Photographs", rules_in("photographs.toml")),
     ("Room", ROOM_RULES),
 )
 """Subject and its rules, in the order they are shown. Settings and habits come before these."""
-
-__all__ = ["RULES"]

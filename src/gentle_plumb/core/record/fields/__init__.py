@@ -34,7 +34,7 @@ from . import (
     tray,
     work,
 )
-from .field import STEPS, Field, SpanField, StepId, Value, When, step_of
+from .field import STEPS, Field, FieldFacts, SpanField, StepId, Value, When, step_of
 from .photo import photo
 from .place import fields_in
 
@@ -118,38 +118,3 @@ def field_of(path: str) -> Field[object]:
     if there and not there[1].startswith("look.photo."):
         return replace(field_of(there[1]), id=path)
     raise UnknownName(field=path, value=path, message=f"There is no field “{path}”.")
-
-
-__all__ = [
-    "FAMILIES",
-    "FIELDS",
-    "STEPS",
-    "Field",
-    "SpanField",
-    "StepId",
-    "Value",
-    "When",
-    "ask",
-    "cart",
-    "chair",
-    "conditions",
-    "desk",
-    "family_of",
-    "field_of",
-    "found",
-    "keyboard",
-    "measure",
-    "pace",
-    "photo",
-    "places",
-    "platform",
-    "pointer",
-    "report",
-    "screens",
-    "seen",
-    "settings",
-    "step_of",
-    "supports",
-    "tray",
-    "work",
-]

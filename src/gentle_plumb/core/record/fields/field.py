@@ -38,8 +38,8 @@ STEPS: dict[StepId, str] = {
 
 
 @dataclass(frozen=True, kw_only=True, eq=False)
-class Field(Generic[T_co]):
-    """One field, and the type of its answer.
+class FieldFacts:
+    """What is said of a field, in the program and in the page.
 
     ``low`` and ``high`` are in mm for a length, in ``unit`` for a number, in minutes after midnight for a
     time. ``part`` is the part of
@@ -47,7 +47,7 @@ class Field(Generic[T_co]):
     its step; ``when`` names answers without which it makes no sense (all of them must hold, or those of ``or_when``);
     ``health`` marks what is kept only with consent to health notes and never goes to the
     workplace; ``pair`` is the name of the range whose lower end it is; ``noted_only`` marks what is
-    kept for the record and decides nothing; ``been`` marks a day that can't lie ahead; ``one_line`` a text as short as a name; ``members`` are the answers of a choice by wire text.
+    kept for the record and decides nothing; ``been`` marks a day that can't lie ahead; ``one_line`` a text as short as a name.
     """
 
     id: str
@@ -70,6 +70,12 @@ class Field(Generic[T_co]):
     noted_only: bool = False
     been: bool = False
     one_line: bool = False
+
+
+@dataclass(frozen=True, kw_only=True, eq=False)
+class Field(FieldFacts, Generic[T_co]):
+    """One field, and the type of its answer; ``members`` are the answers of a choice by wire text."""
+
     members: Mapping[str, T_co] | None = None
 
     def read(self, value: Value) -> T_co | None:

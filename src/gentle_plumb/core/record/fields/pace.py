@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from functools import lru_cache
 
 from ...catalogue import TASKS
 from ...choices import Choice, YesNo
@@ -96,7 +95,6 @@ class SpellFields:
     posture: Field[SpellPosture]
 
 
-@lru_cache(maxsize=256)
 def spell(id: str) -> SpellFields:
     """Return the fields of a spell put by hand."""
     at = Place(f"{SPELLS}.{id}", "Spells", "spells")

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from functools import lru_cache
 
 from ...catalogue import Posture
 from ...photo import LANDMARKS, VIEWS, Taken, View
@@ -32,7 +31,6 @@ class PhotoFields:
     points: dict[str, Field[str]]
 
 
-@lru_cache(maxsize=256)
 def photo(id: str) -> PhotoFields:
     """Return the fields of one photograph."""
     at, points = (

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from functools import lru_cache
 
 from ...workstation import PlaceUse
 from .field import Field
@@ -24,7 +23,6 @@ class PlaceFields:
     use: Field[PlaceUse]
 
 
-@lru_cache(maxsize=8)
 def at(id: str) -> PlaceFields:
     """Return what is kept of a place itself."""
     here = Place(f"{PLACE}.{id}", "Places")

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from functools import lru_cache
 
 from ...choices import Choice, YesNo
 from .field import Field
@@ -61,7 +60,6 @@ class CauseFields:
     left_out: Field[YesNo]
 
 
-@lru_cache(maxsize=128)
 def cause(id: str) -> CauseFields:
     """Return what is kept of the practitioner's word on one cause."""
     at = Place(f"{CAUSES}.{id}", "Causes", "causes")
@@ -84,7 +82,6 @@ class RequestFields:
     note: Field[str]
 
 
-@lru_cache(maxsize=256)
 def request(id: str) -> RequestFields:
     """Return what the workplace answered to one thing that was asked of it; ``id`` as on its paper."""
     at = Place(f"{REQUESTS}.{id}", "Asked of the workplace", "requests")
@@ -99,7 +96,6 @@ requests_by = Place("report", "Asked of the workplace", "requests").words(
 )
 
 
-@lru_cache(maxsize=128)
 def temporary_now(key: str) -> Field[TemporaryNow]:
     """Return the field of what has become of a piece that was there for a time; ``key`` as in the practitioner's own plan."""
     return Place(f"look.temporary.{key}", "For a time only", "walk").choice(
@@ -107,7 +103,6 @@ def temporary_now(key: str) -> Field[TemporaryNow]:
     )
 
 
-@lru_cache(maxsize=256)
 def action_words(field: str) -> Field[str]:
     """Return the field of the practitioner's words for one action; ``field`` as in its path of Set."""
     return Place(f"{ACTIONS}.{field}", "Actions", "causes").words(

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from functools import lru_cache
 
 from ...catalogue import Posture, Quantity, quantities_set
 from ...choices import Choice
@@ -137,7 +136,6 @@ class ActionFields:
     stopped_at: Field[float]
 
 
-@lru_cache(maxsize=512)
 def action(id: str) -> ActionFields:
     """Return the fields of what was said of one step."""
     at = Place(f"{ACTIONS}.{id}", "Actions", "actions")

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from functools import lru_cache
 
 from ...catalogue import TIERS, Posture, Quantity, own_numbers
 from ...choices import Choice, YesNo
@@ -130,7 +129,6 @@ policy = {
 """The position taken on each question, by question."""
 
 
-@lru_cache(maxsize=512)
 def finding(id: str) -> FindingFields:
     """Return what is kept of the practitioner's word on one finding; ``id`` as in its path."""
     at = Place(f"{FINDINGS}.{id}", "Findings", "findings")
@@ -146,13 +144,11 @@ OWN_PLAN = "work.own_plan"
 """What the path of a thing ticked for the practitioner's own plan begins with."""
 
 
-@lru_cache(maxsize=512)
 def taken(key: str) -> Field[YesNo]:
     """Return the field of one thing ticked for the practitioner's own plan."""
     return Place(f"{OWN_PLAN}.{key}", "Plan", "plan").choice("taken", "Taken", YesNo)
 
 
-@lru_cache(maxsize=512)
 def own_finding(id: str) -> OwnFindingFields:
     """Return what is kept of one finding of the practitioner's own."""
     at = Place(f"{OWN_FINDINGS}.{id}", "Findings", "findings")

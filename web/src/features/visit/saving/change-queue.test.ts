@@ -5,7 +5,7 @@ import { vault } from "@/shared/device/vault";
 import { forgetWords } from "@/shared/device/words";
 import { ChangeQueue } from "./change-queue";
 
-type Call = { url: string; body: Schemas["ChangeIn"]; token: string | null };
+type Call = { url: string; body: Schemas["EntryChange"]; token: string | null };
 
 /** A server that holds entries by the rules of the real one, and can be made to fail. */
 class Server {
@@ -16,7 +16,7 @@ class Server {
 
   answer = async (request: Request): Promise<Response> => {
     if (request.method === "GET") return this.fail?.() ?? json(200, { csrf: "new" });
-    const body = (await request.clone().json()) as Schemas["ChangeIn"];
+    const body = (await request.clone().json()) as Schemas["EntryChange"];
     this.calls.push({ url: request.url, body, token: request.headers.get("X-Plumb-Csrf") });
     if (this.fail) return this.fail();
     const id = new URL(request.url).pathname.split("/").at(-1) ?? "";
@@ -250,7 +250,7 @@ test("a change the server fails on does not hold up what is behind it", async ()
   const queue = open();
   const real = server.answer;
   vi.stubGlobal("fetch", async (request: Request) => {
-    const body = (await request.clone().json()) as Schemas["ChangeIn"];
+    const body = (await request.clone().json()) as Schemas["EntryChange"];
     return body.path === "reason" ? json(500, { type: "failed", detail: "x" }) : real(request);
   });
   queue.type("reason", "half a sign", "cm");

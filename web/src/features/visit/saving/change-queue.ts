@@ -19,7 +19,7 @@ import { failed, put, WAITS } from "./put";
 import { UndoSteps } from "./undo-steps";
 
 type Entry = Schemas["Entry"];
-type Answer = Schemas["ChangeOut"];
+type Answer = Schemas["ChangeAnswer"];
 
 type Typing = {
   /** Not taken back by undo. */

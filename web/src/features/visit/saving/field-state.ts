@@ -93,7 +93,7 @@ export function settled(cell: FieldState): string {
   return open ? (cell.held?.typed ?? "") : cell.typed;
 }
 
-type Answer = Schemas["ChangeOut"];
+type Answer = Schemas["ChangeAnswer"];
 
 /** A field whose change the server has taken; `newer` text of it is on its way. */
 export function fieldTakenIn(

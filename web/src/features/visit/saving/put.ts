@@ -13,7 +13,7 @@ export const WAITS: ReadonlySet<number> = new Set([429, 503, 507]);
 export function put(
   visitId: string,
   changeId: string,
-  body: Schemas["ChangeIn"],
+  body: Schemas["EntryChange"],
   view: View | null,
 ) {
   return api.PUT("/api/visits/{visit_id}/changes/{change_id}", {

@@ -9,7 +9,7 @@ const live = new Map<string, ChangeQueue>();
 whenSomebodyElse(() => live.clear());
 
 /** The queue of a visit; every kept change refreshes what is worked out. */
-export function queueOf(visit: Schemas["VisitOut"], queries: QueryClient): ChangeQueue {
+export function queueOf(visit: Schemas["OpenVisit"], queries: QueryClient): ChangeQueue {
   const held = live.get(visit.id);
   if (held && !held.read().signedOut) return held;
   const queue = new ChangeQueue(visit.id, visit.entries, (answer, view) =>

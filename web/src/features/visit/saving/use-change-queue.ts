@@ -2,7 +2,7 @@ import { useQueryClient } from "@tanstack/react-query";
 import { useEffect, useMemo, useState } from "react";
 import { useStore } from "zustand";
 import type { Schemas } from "@/shared/api/client";
-import { isByDevice } from "@/shared/api/queries";
+import { isByDevice, isSigned } from "@/shared/api/queries";
 import { installed } from "@/shared/device/installed";
 import { isTaken, keepAsItStands, noteVisit, takeAlong } from "@/shared/device/taken";
 import { loadWords } from "@/shared/device/words";
@@ -25,13 +25,13 @@ export function useWordsThere(visitId: string): boolean {
 }
 
 /** The queue of a visit, told of what comes from the server, and asked before the page goes. */
-export function useChangeQueue(visit: Schemas["VisitOut"]): ChangeQueue {
+export function useChangeQueue(visit: Schemas["OpenVisit"]): ChangeQueue {
   const queries = useQueryClient();
   // biome-ignore lint/correctness/useExhaustiveDependencies: one queue a visit; later entries come through it
   const queue = useMemo(() => queueOf(visit, queries), [visit.id]);
   useEffect(() => () => leave(queue), [queue]);
   useEffect(() => queue.adopt(visit.entries, isByDevice(visit)), [queue, visit]);
-  const signed = visit.reports.at(-1)?.current ?? false;
+  const signed = isSigned(visit);
   useEffect(() => queue.setSigned(signed), [queue, signed]);
   useEffect(() => {
     const warn = (event: BeforeUnloadEvent) => {
@@ -58,7 +58,7 @@ export function useChangeQueue(visit: Schemas["VisitOut"]): ChangeQueue {
 const RESTED_MS = 1500;
 
 /** An open visit goes along: it can be gone on with when the network is lost, and after the browser was closed. */
-function useTakenAlong(visit: Schemas["VisitOut"]): void {
+function useTakenAlong(visit: Schemas["OpenVisit"]): void {
   const ready = useStore(installed, (state) => state.ready);
   const photos = visit.photos.length;
   // biome-ignore lint/correctness/useExhaustiveDependencies: anew with another visit, and with its photographs

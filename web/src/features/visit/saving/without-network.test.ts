@@ -9,7 +9,7 @@ import { ChangeQueue } from "./change-queue";
 /** Who answers: a device that takes everything but `bad`, or a server that holds versions. */
 let away = true;
 let server: Map<string, Schemas["Entry"]>;
-let sent: Schemas["ChangeIn"][];
+let sent: Schemas["EntryChange"][];
 const onDevice = new Map<string, number>();
 
 function entry(path: string, typed: string, version: number): Schemas["Entry"] {
@@ -25,7 +25,7 @@ function entry(path: string, typed: string, version: number): Schemas["Entry"] {
 }
 
 async function answer(request: Request): Promise<Response> {
-  const body = (await request.clone().json()) as Schemas["ChangeIn"];
+  const body = (await request.clone().json()) as Schemas["EntryChange"];
   const headers: Record<string, string> = { "content-type": "application/json" };
   const json = (status: number, said: unknown) =>
     new Response(JSON.stringify(said), { status, headers });

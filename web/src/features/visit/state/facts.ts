@@ -3,11 +3,11 @@ import type { Schemas, Unit } from "@/shared/api/client";
 import type { PlaceId } from "../at-place";
 import type { FieldState } from "../saving/field-state";
 
-export type Field = Schemas["FieldOut"];
+export type Field = Schemas["FieldView"];
 
 /** What stays the same while one types: whose visit, what can be asked, in which unit, by whom. */
 export type VisitFacts = {
-  visit: Schemas["VisitOut"];
+  visit: Schemas["OpenVisit"];
   /** What is asked and seen, beside the fields: signs, regions, habits, landmarks … */
   catalogue: Schemas["Fields"];
   /** The fields that make sense for this client. */

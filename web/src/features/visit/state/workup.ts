@@ -1,7 +1,7 @@
 import { createContext, useContext } from "react";
 import type { Schemas } from "@/shared/api/client";
 
-export type Workup = Schemas["VisitWorkup"];
+export type Workup = Schemas["DrawnVisit"];
 
 /** What the visit comes to: rows, findings, plans; undefined until it is worked out. */
 export const WorkupContext = createContext<Workup | undefined>(undefined);

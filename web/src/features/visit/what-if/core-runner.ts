@@ -2,7 +2,7 @@ import { api, type Schemas, unwrap } from "@/shared/api/client";
 import { Line, pythonWorker, Troubled } from "@/shared/python/line";
 import { MAIN, type PlaceId } from "../at-place";
 
-export type WhatIf = Omit<Schemas["TrialIn"], "place">;
+export type WhatIf = Omit<Schemas["WhatIf"], "place">;
 export type WhatIfResult = Schemas["WhatIfResult"];
 
 const MOST_TROUBLES = 3;

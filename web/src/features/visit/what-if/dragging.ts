@@ -1,4 +1,5 @@
 import type { Schemas, Unit } from "@/shared/api/client";
+import { lengthText } from "@/shared/quantity";
 
 type Row = Schemas["RowView"];
 type Scene = Schemas["Scene"];
@@ -68,7 +69,7 @@ function typed(held: Held, by: number, unit: Unit, { low, high }: Ends): string 
   const wanted = Math.round(held.start + (held.way === "up" ? by : held.sign * by));
   const value = Math.min(high ?? wanted, Math.max(low ?? wanted, wanted));
   if (held.way === "round") return `${value}`;
-  return { mm: `${value}`, cm: (value / 10).toFixed(1), in: (value / 25.4).toFixed(2) }[unit];
+  return lengthText(value, unit);
 }
 
 /** Direction of a point from a centre, degrees counter-clockwise; pixels count down. */

@@ -16,7 +16,9 @@ const more = [
   aField({ id: "ask.sign.calf.by", label: "By whom and when", kind: "text" }),
 ];
 const catalogue = {
-  ...{ families: [], sources: {}, urgencies: { same_day: "Refer today" } },
+  families: [],
+  sources: {},
+  urgencies: { same_day: "Refer today" },
   signs: [
     { id: "calf", urgency: "same_day", label: "Hot, swollen calf" },
     { id: "fall", urgency: "same_day", label: "A fall" },

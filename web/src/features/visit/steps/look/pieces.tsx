@@ -11,7 +11,7 @@ import { useCells } from "../../state/recording";
 import { useWorkup } from "../../state/workup";
 import { FromShelf, KeepOnShelf, typedOf, WORKSTATION } from "./shelf-dialogs";
 
-type Piece = Schemas["PieceOut"];
+type Piece = Schemas["PieceView"];
 
 /** The pieces of the workstation, each with its attributes; from the shelf, and back onto it. */
 export function Pieces() {

@@ -17,7 +17,7 @@ export function Readings({
   onStep,
 }: {
   one: Measured;
-  entry: Schemas["DimensionOut"];
+  entry: Schemas["DimensionView"];
   many: boolean;
   id: string;
   onStep: (by: number) => void;

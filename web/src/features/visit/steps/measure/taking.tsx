@@ -24,7 +24,7 @@ type Taking = {
 /** Takes a reading from the instrument into the first open field. */
 export function useInstrumentReading(
   one: Measured,
-  entry: Schemas["DimensionOut"],
+  entry: Schemas["DimensionView"],
   onReading: () => void,
 ): Taking {
   const { visit, unit } = useVisitFacts();

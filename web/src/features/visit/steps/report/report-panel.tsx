@@ -3,7 +3,7 @@ import { useState } from "react";
 import { useStore } from "zustand";
 import type { Schemas } from "@/shared/api/client";
 import { fieldId } from "@/shared/api/field-ids";
-import { useDraft } from "@/shared/api/queries";
+import { isSigned, useDraft } from "@/shared/api/queries";
 import { longDate } from "@/shared/dates";
 import { network } from "@/shared/device/network";
 import { Button } from "@/shared/ui/button";
@@ -48,7 +48,7 @@ export function ReportPanel() {
   const [signing, setSigning] = useState(false);
   const [copy, setCopy] = useState<Copy>("client");
   const latest = visit.reports.at(-1);
-  const current = latest?.current ?? false;
+  const current = isSigned(visit);
   const away = useStore(network, (state) => state.away);
   const missing = draft.data?.missing ?? [];
   const workplace = cells.get(fieldId("ask.consent.workplace"))?.held?.typed === "yes";

@@ -19,7 +19,7 @@ export function Signing({
   version,
   onDone,
 }: {
-  draft: Schemas["Draft"];
+  draft: Schemas["DraftReport"];
   version: number;
   onDone: () => void;
 }) {

@@ -18,7 +18,7 @@ function useAnswer(action: Action, name: string) {
   return { path, typed: cell?.typed ?? "", choices: choicesOf(field) };
 }
 
-function choicesOf(field: Schemas["FieldOut"] | undefined) {
+function choicesOf(field: Schemas["FieldView"] | undefined) {
   return (field?.choices ?? []).map(([value, label]) => ({ value, label }));
 }
 

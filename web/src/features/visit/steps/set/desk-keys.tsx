@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from "react";
 import { toast } from "sonner";
 import { type Schemas, server } from "@/shared/api/client";
+import { lengthText } from "@/shared/quantity";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { useVisitFacts } from "../../state/facts";
@@ -9,8 +10,6 @@ import type { Row } from "./steps";
 
 /** The word to go on is said so often while the button is held; the desk stands still half a second after it. */
 const WORD_MS = 200;
-const MM_PER = { mm: 1, cm: 10, in: 25.4 } as const;
-const DECIMALS = { mm: 0, cm: 1, in: 2 } as const;
 
 /** The electric desk, where there is one: moved while a button is held, its height taken over, its keys saved. */
 export function DeskKeys({ row }: { row: Row }) {
@@ -24,7 +23,7 @@ export function DeskKeys({ row }: { row: Row }) {
   const target = row.at.dial;
   if (readOnly || !desk.data || target === null || target === undefined) return null;
   const shown = at ?? desk.data.at;
-  const say = (mm: number) => `${(mm / MM_PER[unit]).toFixed(DECIMALS[unit])} ${unit}`;
+  const say = (mm: number) => `${lengthText(mm, unit)} ${unit}`;
   const there = Math.abs(shown - target) <= 1;
   const offset = (row.at.setting ?? 0) - target;
   const keep = async (number: number) => {

@@ -8,8 +8,13 @@ const set = { kind: "set", heading: "Set", text: "Seat: lower to 44.0 cm." } as 
 const seat = anAction({ ...set, id: "set.seated.seat", step: "seated.seat", state: "done" });
 const surface = anAction({
   ...set,
-  ...{ id: "set.seated.surface", step: "seated.surface", field: "set-seated-surface" },
-  ...{ group: "hands", aim: "660.0", tolerance: "± 0.5 cm", lever: "Keys at the front edge" },
+  id: "set.seated.surface",
+  step: "seated.surface",
+  field: "set-seated-surface",
+  group: "hands",
+  aim: "660.0",
+  tolerance: "± 0.5 cm",
+  lever: "Keys at the front edge",
 });
 const rows = [
   aRow({ left: "44.0", left_over: "0.4" }),

@@ -14,8 +14,8 @@ import { useWorkup } from "../../state/workup";
 import { useBench } from "../../what-if/bench";
 import { SettingChanges } from "./moved";
 
-type Question = Schemas["PolicyQuestionOut"];
-type Bundle = Schemas["RuleSetOut"];
+type Question = Schemas["PolicyQuestion"];
+type Bundle = Schemas["RuleSetView"];
 
 const PATH = "work.policy.";
 const STANDING = "standing.";

@@ -6,8 +6,13 @@ import { aFinding, aWorkup, renderInVisit } from "@/test/visit";
 import { Findings } from "./findings";
 
 const feet: Schemas["CauseView"] = {
-  ...{ id: "feet", title: "The feet hang", severity: "marked", safety: false, minutes: 88 },
-  ...{ explains: ["Knee 4 of 10"], findings: ["seated.seat"] },
+  id: "feet",
+  title: "The feet hang",
+  severity: "marked",
+  safety: false,
+  minutes: 88,
+  explains: ["Knee 4 of 10"],
+  findings: ["seated.seat"],
 };
 const gone = aFinding({ id: "chair.base", title: "Base cracked", verdict: "dismissed" });
 

@@ -298,7 +298,7 @@ function Own({ id }: { id: string }) {
   );
 }
 
-function Rest({ state, title }: { state: Schemas["RestOut"]["state"]; title: string }) {
+function Rest({ state, title }: { state: Schemas["RestView"]["state"]; title: string }) {
   const worked = useWorkup();
   const list = worked?.rest.filter((found) => found.state === state) ?? [];
   const subjects = [...new Set(list.map((found) => found.subject))];

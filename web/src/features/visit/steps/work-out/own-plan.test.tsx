@@ -7,8 +7,15 @@ import { OwnPlan } from "./own-plan";
 
 function anOffer(over: Partial<Schemas["OfferView"]> = {}): Schemas["OfferView"] {
   return {
-    ...{ key: "footrest", slot: "Feet", label: "Footrest", does: "supports the feet" },
-    ...{ price: "60 EUR", temporary: false, taken: false, removes: "3°", left: "4°" },
+    key: "footrest",
+    slot: "Feet",
+    label: "Footrest",
+    does: "supports the feet",
+    price: "60 EUR",
+    temporary: false,
+    taken: false,
+    removes: "3°",
+    left: "4°",
     ...over,
   };
 }

@@ -268,7 +268,7 @@ function Stacks() {
   const [wanted, setWanted] = useState("");
   const [use, setUse] = useState<"screen" | "feet" | "keys" | "laptop">("screen");
   const stack = useStack();
-  const answer: Schemas["StackOut"] | string | null = stack.error?.message ?? stack.data ?? null;
+  const answer: Schemas["StackView"] | string | null = stack.error?.message ?? stack.data ?? null;
   return (
     <section aria-label="Stack">
       <h2 className="border-b border-ink pb-1 font-semibold">Improvise a riser</h2>

@@ -5,7 +5,10 @@ import { aField, anAction, aRow, aWorkup, renderInVisit } from "@/test/visit";
 import { Targets } from "./targets";
 
 const limited = aRow({
-  ...{ key: "surface", label: "Surface", state: "stopped", limits: ["thighs stop it at 64.4 cm"] },
+  key: "surface",
+  label: "Surface",
+  state: "stopped",
+  limits: ["thighs stop it at 64.4 cm"],
 });
 const left = aRow({ key: "lumbar", label: "Lumbar pad", state: "as_found", change: "0" });
 

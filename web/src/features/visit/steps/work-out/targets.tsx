@@ -189,7 +189,7 @@ function place(order: readonly string[], row: Row): number {
 }
 
 /** The sum of degrees out of range; never one that leaves out joints nobody knows, as if whole. */
-function outOfRange(worked: Schemas["VisitWorkup"]): string {
+function outOfRange(worked: Schemas["DrawnVisit"]): string {
   const found = degrees(worked.over_found, worked.untold_found);
   const set = degrees(worked.over_set, worked.untold_set);
   const unknown = worked.untold_set.length ? ` Not known: ${worked.untold_set.join(", ")}.` : "";

@@ -1,0 +1,117 @@
+"""The line that a call leaves in the trail before its answer leaves: no line, no change, no answer."""
+
+from __future__ import annotations
+
+from collections.abc import Awaitable, Callable
+from uuid import UUID
+
+from fastapi import Request, Response
+from fastapi.concurrency import run_in_threadpool
+
+from ..routes.route import TARGETS, AuditEvent, Route, SignedIn
+from ..routes.services import Services
+from ..services.errors import NotAllowed
+from ..services.models.trail import Deed, TrailTarget
+from ..services.own_page import OwnCaller
+from .auth import services_of
+
+Handle = Callable[[Request], Awaitable[Response]]
+
+
+def audited(route: Route, handle: Handle) -> Handle:
+    """Wrap the handler of a route that leaves a line."""
+    if route.audit is None:
+        return handle
+    event = route.audit
+    takes_json = any(given.source == "body" for given in route.parameters.values())
+
+    async def handled(request: Request) -> Response:
+        services = services_of(request)
+        target = await _target(services, request)
+        if target == TrailTarget() and route.method == "POST" and takes_json:
+            target = await _named_in(services, request)
+
+        def deed_of(made: UUID | None) -> Deed | None:
+            about = TrailTarget(client_id=made) if made and target == TrailTarget() else target
+            return _deed(request, event, about)
+
+        try:
+            with services.trail.during(deed_of) as changed:
+                response = await handle(request)
+        except NotAllowed:
+            await _note(services, _deed(request, AuditEvent("refused", event.what), target))
+            raise
+        if response.status_code < 400 and not changed():
+            clients = getattr(request.state, "clients_out", ())
+            about = [TrailTarget(client_id=id) for id in sorted(clients)] or [target]
+            await _note(services, *(_deed(request, event, each) for each in about))
+        return response
+
+    return handled
+
+
+async def _note(services: Services, *deeds: Deed | None) -> None:
+    """Write down what is not in a line of a moment ago already."""
+    fresh = [deed for deed in deeds if deed is not None and not services.trail.gathered(deed)]
+    if fresh:
+        await run_in_threadpool(services.trail.note, *fresh)
+
+
+async def _target(services: Services, request: Request) -> TrailTarget:
+    """Whose the thing in the path is, asked while it is there."""
+    for name, kind in TARGETS.items():
+        given = request.path_params.get(name)
+        if given is None:
+            continue
+        try:
+            id = UUID(str(given))
+        except ValueError:
+            return TrailTarget()
+        known = services.trail.known(kind, id)
+        if known is not None:
+            return known
+        return await run_in_threadpool(services.trail.target, kind, id)
+    return TrailTarget()
+
+
+async def _named_in(services: Services, request: Request) -> TrailTarget:
+    """Whose the thing is that the identifiers in the body name."""
+    try:
+        given = await request.json()
+    except ValueError:  # the route itself says what is wrong with it
+        return TrailTarget()
+    if not isinstance(given, dict):
+        return TrailTarget()
+    for name, kind in TARGETS.items():
+        try:
+            id = UUID(str(given[name]))
+        except (KeyError, ValueError):
+            continue
+        return await run_in_threadpool(services.trail.target, kind, id)
+    return TrailTarget()
+
+
+def _deed(request: Request, event: AuditEvent, target: TrailTarget) -> Deed | None:
+    who = getattr(request.state, "who", None)
+    request_id = str(getattr(request.state, "request_id", ""))
+    if isinstance(who, SignedIn):
+        return Deed(
+            practice_id=who.practice.id,
+            member_id=who.member.id,
+            who=who.member.name,
+            act=event.act,
+            what=event.what,
+            target=target,
+            request_id=request_id,
+        )
+    if isinstance(who, OwnCaller):
+        return Deed(
+            practice_id=who.practice.id,
+            member_id=None,
+            who="The client",
+            act=event.act,
+            what=event.what,
+            target=TrailTarget(client_id=who.client.id, visit_id=who.link.visit_id),
+            request_id=request_id,
+        )
+    return None

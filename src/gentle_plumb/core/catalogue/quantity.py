@@ -1,0 +1,193 @@
+"""What is said of a thing that can be set; the entries are in quantities.toml.
+
+A quantity is added there and gets its target in one function of :mod:`gentle_plumb.core.fit`; fields,
+order of work, tests on the person, words, findings, plans, papers and the drawing's flags follow
+from the entry (see docs/extending.md).
+"""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass, field
+from typing import Literal
+
+from .mechanisms import MechanismId
+from .set_groups import SetGroup
+from .tasks import SEATED_TASKS
+
+Posture = Literal["seated", "standing"]
+QuantityUnit = Literal["mm", "deg", "%"]
+Datum = Literal[
+    "floor",
+    "seat",
+    "backrest",
+    "midline",
+    "eye",
+    "desk_edge",
+    "level",
+    "upright",
+    "ahead",
+    "text",
+    "between",
+]
+Drag = Literal["up", "along", "across"]
+
+
+DATUM_WORDS: dict[Datum, str] = {
+    "floor": "from the floor",
+    "seat": "above the seat",
+    "backrest": "from its front edge to the backrest",
+    "midline": "from the midline",
+    "eye": "from the eye",
+    "desk_edge": "from the desk edge",
+    "level": "from level",
+    "upright": "from upright",
+    "ahead": "from straight ahead",
+    "text": "of normal size",
+    "between": "between their inner sides",
+}
+"""What a quantity counts from, in words."""
+
+
+@dataclass(frozen=True, kw_only=True)
+class Quantity:
+    """One thing that can be set.
+
+    Parameters
+    ----------
+    key : str
+        Its name in settings, rows, paths and files.
+    mechanism : str
+        What a value outside its band has in common with other findings.
+    over_means, under_means : str
+        What the body does where the value is over or under its band, and no joint says more.
+    label, thing : str
+        As a heading, and as the subject of a sentence (``The seat``); ``plural`` for its verb.
+    unit : {"mm", "deg", "%"}
+        Of every value.
+    low, high : float
+        Range that a field accepts, in ``unit``.
+    postures : tuple
+        In which it is set anew.
+    datum : str
+        What it counts from; see :data:`DATUM_WORDS`.
+    piece : str
+        What is moved, for limits: ``screen mount``.
+    more, less : str
+        What a hand does to raise or lower the value: ``Raise``, ``Lower``.
+    over, under : str
+        How a value lies against its target: ``higher than``, ``lower than``.
+    up, down : str
+        A change of the value: ``up``, ``down``.
+    joint : str
+        The joint that pays where it is off; empty where no joint does.
+    region : str
+        Where its load is felt.
+    tasks : tuple of str
+        Tasks whose hours count.
+    far_off : float
+        How far outside its band it counts in full where no joint pays, in ``unit``.
+        Source: house-severity.
+    far_off_deg : float
+        What it weighs then, as degrees of a joint outside its band: 30 is all that a joint can weigh.
+        Source: house-comfort.
+    check : str
+        The test on the person once it is set. Source: house-joint-bands.
+    check_outside : str
+        The same where a limit keeps the setting out of its band, so that the usual test can't be
+        passed; empty where it can.
+    order, order_hands_first : int
+        Place in the working order where all can move, and where the surface can't; 0 for what is no
+        step of its own. Source: house-order.
+    order_standing : int
+        The same for standing.
+    own_number : bool
+        Whether the practitioner may put a number of their own.
+    needed : bool
+        Whether nothing is worked out without it.
+    on_card : bool
+        Whether plans and the client's page show it.
+    flag : bool
+        Whether it is a height with a flag on the staff.
+    drag : {"up", "along", "across"} or None
+        How it is dragged in the drawing.
+    judged : bool
+        Whether its value as found is a finding of its own; False for what follows another.
+    group : str
+        The part of Set that it belongs to.
+    nudges : mapping
+        What a person says or shows when it is nearly right, with the sign of the change that answers it.
+    zero_is_none : bool
+        Whether 0 means that the piece is not there, or out of the way.
+    flag_label : str
+        On its flag, where that is not its label.
+    there : {"", "footrest", "screen"}
+        What may be missing, so that there is nothing to set; empty for what is always there.
+    seen_against : {"", "lower_leg", "elbow", "eye"}
+        The part of the body that says where it stands as found; empty where its own target does.
+    stands_on : {"", "desk", "screen"}
+        The slot of additions that it stands on: taken away, its height changes.
+
+    """
+
+    key: str
+    mechanism: MechanismId
+    over_means: str
+    under_means: str
+    label: str
+    thing: str
+    unit: QuantityUnit
+    low: float
+    high: float
+    datum: Datum
+    piece: str
+    region: str
+    plural: bool = False
+    postures: tuple[Posture, ...] = ("seated",)
+    more: str = "Raise"
+    less: str = "Lower"
+    over: str = "higher than"
+    under: str = "lower than"
+    up: str = "up"
+    down: str = "down"
+    joint: str = ""
+    tasks: tuple[str, ...] = SEATED_TASKS
+    far_off: float = 100.0
+    far_off_deg: float = 30.0
+    check: str = ""
+    check_outside: str = ""
+    order: int = 0
+    order_hands_first: int = 0
+    order_standing: int = 0
+    own_number: bool = False
+    needed: bool = False
+    on_card: bool = False
+    flag: bool = False
+    drag: Drag | None = None
+    judged: bool = True
+    group: SetGroup
+    nudges: Mapping[str, int] = field(default_factory=dict)
+    zero_is_none: bool = False
+    flag_label: str = ""
+    there: Literal["", "footrest", "screen"] = ""
+    seen_against: Literal["", "lower_leg", "elbow", "eye"] = ""
+    stands_on: Literal["", "desk", "screen"] = ""
+
+    @property
+    def settable(self) -> bool:
+        """Whether it is a step of its own: set, and re-measured."""
+        return bool(self.order or self.order_hands_first or self.order_standing)
+
+    def share_off(self, excess: float) -> float:
+        """Return how far outside its band a value is, 0 to 1 of far off; ``excess`` in ``unit``."""
+        return min(1.0, abs(excess) / self.far_off)
+
+    @property
+    def noun(self) -> str:
+        """Its thing without the article, as in ``Raise the seat``."""
+        return self.thing.removeprefix("The ")
+
+    @property
+    def whose(self) -> str:
+        """``its`` or ``their``."""
+        return "their" if self.plural else "its"

@@ -1,0 +1,74 @@
+"""Where practitioners disagree: each question with its positions, and the reason for each; from questions.toml."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass, field
+from typing import Any
+
+from ..errors import UnknownName
+from ..pace import RHYTHMS
+from ..tables import entry, toml_table
+
+
+@dataclass(frozen=True, kw_only=True)
+class PolicyOption:
+    """One answer: what it says, why its followers hold it, and the policy fields it sets."""
+
+    id: str
+    label: str
+    why: str
+    sets: Mapping[str, float | str | bool] = field(default_factory=dict)
+
+
+@dataclass(frozen=True, kw_only=True)
+class PolicyQuestion:
+    """One disagreement. ``targets`` are the rows it moves; ``standing`` whether it does so there too."""
+
+    id: str
+    label: str
+    positions: tuple[PolicyOption, ...]
+    default: str
+    targets: tuple[str, ...] = ()
+    standing: bool = False
+
+    def position(self, id: str) -> PolicyOption:
+        """The position of this name; raises UnknownName."""
+        for one in self.positions:
+            if one.id == id:
+                return one
+        raise UnknownName(
+            field=self.id,
+            value=id,
+            choices=tuple(one.id for one in self.positions),
+            message=f"{self.label}: there is no “{id}”; one of "
+            f"{', '.join(one.id for one in self.positions)}",
+        )
+
+
+def _question(id: str, given: Mapping[str, Any]) -> PolicyQuestion:
+    place = f"questions.toml: {id}"
+    positions = tuple(
+        entry(PolicyOption, {"id": name, **option}, f"{place}, {name}", {})
+        for name, option in given["positions"].items()
+    )
+    if id == "rhythm":
+        positions += tuple(
+            PolicyOption(id=one.id, label=one.label, why=one.says, sets={"rhythm": one.id})
+            for one in RHYTHMS.values()
+        )
+    facts = {name: value for name, value in given.items() if name != "positions"}
+    question = entry(
+        PolicyQuestion,
+        {"id": id, **facts, "positions": positions},
+        place,
+        {"positions": lambda positions: positions},
+    )
+    question.position(question.default)
+    return question
+
+
+POLICY_QUESTIONS: dict[str, PolicyQuestion] = {
+    id: _question(id, given) for id, given in toml_table(__package__, "questions.toml").items()
+}
+"""Every question by name, in the order in which they are asked."""

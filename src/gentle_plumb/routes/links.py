@@ -1,0 +1,198 @@
+"""What a practitioner does with clients' own pages: links, answers, languages, mail, one client over time; the trail."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import replace
+from datetime import date
+from typing import Annotated
+from uuid import UUID
+
+from pydantic import Field
+
+from ..core.units import LengthUnit
+from ..schemas.common import RequestModel
+from ..schemas.own_page import Decision, NewLink, TakeOver
+from ..services.errors import NotFound
+from ..services.histories import History
+from ..services.models import Belongings, LetterOut, MessageCatalogue, TakenVisit
+from ..services.models.trail import Act, TrailLineView, TrailQuery
+from ..services.own_page import (
+    ENGLISH,
+    CheckView,
+    LanguageView,
+    LinkView,
+    MadeLink,
+    TakenOver,
+    WaitingCheck,
+)
+from ..services.own_page.catalogues import MOST_BYTES
+from .route import IN_QUERY, Call, Caller, FileAnswer, FileBody, Needs, Routes
+from .services import Services
+
+Unit = Annotated[LengthUnit, Field(description="Unit of every length shown.")]
+Language = Annotated[str, Field(pattern="^[A-Za-z0-9-]{2,40}$", description="A language tag.")]
+
+LINK_ROUTES = Routes("clients")
+get, post, put, delete = (LINK_ROUTES.get, LINK_ROUTES.post, LINK_ROUTES.put, LINK_ROUTES.delete)
+
+
+@get("/clients/{client_id}/links", Needs.HEALTH, audit=("read", "client's own page"))
+def links(to: Services, who: Caller, client_id: UUID) -> list[LinkView]:
+    """A client's links with their rounds and mails, the latest first."""
+    return to.links.links(who.member, who.practice, client_id)
+
+
+@post("/links", Needs.WRITER, audit=("share", "link to the client's own page"), status=201)
+def make_link(to: Services, call: Call, who: Caller, given: NewLink) -> MadeLink:
+    """Make a link for a visit's client; its code is told this once."""
+    facts = given.model_dump()
+    return to.links.make(who.member, who.practice, base_url=call.base_url, **facts)
+
+
+@post(
+    "/links/{link_id}/code",
+    Needs.WRITER,
+    audit=("share", "code of the client's own page"),
+    status=201,
+)
+def new_code(to: Services, call: Call, who: Caller, link_id: UUID) -> MadeLink:
+    """Give a link another code; the one before opens nothing any more."""
+    return to.links.new_code(who.member, who.practice, link_id, base_url=call.base_url)
+
+
+@post("/links/{link_id}/mail", Needs.WRITER, audit=("share", "link by mail"), status=202)
+def mail_link(to: Services, call: Call, who: Caller, link_id: UUID) -> LinkView:
+    """Mail the link to the client, and each check to come on its day."""
+    return to.links.send(who.member, who.practice, link_id, call.base_url)
+
+
+@delete("/links/{link_id}", Needs.WRITER, audit=("change", "link closed"), status=204)
+def revoke_link(to: Services, who: Caller, link_id: UUID) -> None:
+    """Close a link for good, at once."""
+    to.links.revoke(who.member, link_id)
+
+
+@get("/checks", Needs.MEMBER, audit=("read", "list of answers"))
+def waiting_checks(to: Services, who: Caller) -> list[WaitingCheck]:
+    """Clients' answers that nobody has decided on, the gravest first."""
+    return to.links.waiting(who.member)
+
+
+@get("/checks/{check_id}", Needs.HEALTH, audit=("read", "client's answers"))
+def check(to: Services, who: Caller, check_id: UUID, unit: Unit = "cm") -> CheckView:
+    """A client's answers, how they are sorted and by which of them."""
+    return to.links.check(who.member, check_id, unit)
+
+
+@put(
+    "/checks/{check_id}/decision", Needs.WRITER, audit=("change", "decision on answers"), status=204
+)
+def decide(to: Services, who: Caller, check_id: UUID, given: Decision) -> None:
+    """Say what comes of a client's answers."""
+    to.links.decide(who.member, check_id, given.level, given.note)
+
+
+@post("/checks/{check_id}/take-over", Needs.WRITER, audit=("change", "answers taken over"))
+def take_over(to: Services, who: Caller, check_id: UUID, given: TakeOver) -> TakenOver:
+    """Write a client's answers into the empty fields of a visit of theirs, marked as theirs."""
+    return to.links.take_over(who.member, check_id, given.visit_id)
+
+
+@get("/clients/{client_id}/history", Needs.HEALTH, audit=("read", "client over time"))
+def history(to: Services, who: Caller, client_id: UUID, unit: Unit = "cm") -> History:
+    """A client over time: what happened, and how the body was measured visit by visit."""
+    return to.histories.of(who.member, who.practice, client_id, unit)
+
+
+@get("/languages", Needs.MEMBER)
+def languages(to: Services, who: Caller) -> list[LanguageView]:
+    """The languages of clients' pages."""
+    return to.languages.languages(who.member)
+
+
+@get("/languages/en.json", Needs.MEMBER)
+def english(who: Caller) -> MessageCatalogue:
+    """Every message in English, as the file that a translation begins with."""
+    return ENGLISH
+
+
+@put("/languages", Needs.OWNER, audit=("manage", "language"), file=FileBody(MOST_BYTES))
+def add_language(to: Services, who: Caller, raw: bytes) -> LanguageView:
+    """Add a language from its file, or put a later file in its place; owners only."""
+    return to.languages.add(who.member, raw)
+
+
+@delete("/languages/{language}", Needs.OWNER, audit=("manage", "language"), status=204)
+def drop_language(to: Services, who: Caller, language: Language) -> None:
+    """Drop a language; pages in it are English then; owners only."""
+    to.languages.drop(who.member, language)
+
+
+@get("/mailbox", Needs.MEMBER)
+def simulated_inbox(to: Services, who: Caller) -> Sequence[LetterOut]:
+    """What has arrived at the simulated mail server; there is one in the demo only."""
+    if to.mailbox is None:
+        raise NotFound("There is no simulated mail server here.")
+    return to.mailbox.letters()
+
+
+TRAIL_ROUTES = Routes("people")
+MOST_LINES = 50_000
+
+
+class TrailFilter(RequestModel):
+    """Which lines: whose, by whom, which act, with devices' copies, from and to which day, below which number."""
+
+    client: UUID | None = None
+    member: UUID | None = None
+    act: Act | None = None
+    carried: bool = True
+    since: date | None = None
+    until: date | None = None
+    before: Annotated[int | None, Field(ge=1, le=2**62)] = None
+
+    def query(self) -> TrailQuery:
+        """The lines to look for."""
+        return TrailQuery(
+            client_id=self.client,
+            member_id=self.member,
+            act=self.act,
+            carried=self.carried,
+            since=self.since,
+            until=self.until,
+            before=self.before,
+        )
+
+
+@TRAIL_ROUTES.get("/trail", Needs.OWNER)
+def trail(
+    to: Services, who: Caller, asked: Annotated[TrailFilter, IN_QUERY]
+) -> list[TrailLineView]:
+    """Who saw and did what, the latest first, 200 lines at a time; owners only."""
+    return to.trail.lines(who.member, asked.query())
+
+
+@TRAIL_ROUTES.get(
+    "/trail.csv", Needs.OWNER, audit=("export", "trail"), media="text/csv", within_s=None
+)
+def trail_csv(to: Services, who: Caller, asked: Annotated[TrailFilter, IN_QUERY]) -> FileAnswer:
+    """The same as CSV with each line's digest, as many as fit; owners only."""
+    query = replace(asked.query(), most=MOST_LINES)
+    text = to.trail.as_csv(who.member, who.practice, query)
+    return FileAnswer(content=text, media="text/csv; charset=utf-8", name="trail.csv")
+
+
+DEVICE_ROUTES = Routes("device")
+
+
+@DEVICE_ROUTES.get("/device", Needs.MEMBER)
+def belongings(to: Services, who: Caller) -> Belongings:
+    """What visits begin with, for a device that goes without network."""
+    return to.taking.belongings(who.member, who.practice)
+
+
+@DEVICE_ROUTES.get("/visits/{visit_id}/device", Needs.HEALTH, audit=("carry", "visit"))
+def take_visit(to: Services, who: Caller, visit_id: UUID) -> TakenVisit:
+    """A visit with all it is worked out from, for a device that goes without network."""
+    return to.taking.visit(who.member, visit_id)

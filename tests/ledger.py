@@ -1,0 +1,131 @@
+"""What is worked out and decided for some fixed visits, line by line: what changes in it has to be meant.
+
+Numbers, decisions and sources stand as they are; of a sentence only that there is one, so that words can be
+mended freely. Write it anew after a change that is meant, and read the difference: python tests/ledger.py
+"""
+
+from __future__ import annotations
+
+import sys
+from collections.abc import Iterator, Mapping
+from dataclasses import fields, is_dataclass
+from datetime import date
+from pathlib import Path
+from typing import Any
+from zlib import crc32
+
+HERE = Path(__file__).parent
+sys.path[:0] = [str(HERE), str(HERE.parent / "src")]
+
+from generated_visits import visit_values  # noqa: E402
+from gentle_plumb.core.fit import (  # noqa: E402
+    laptop_turns,
+    notes_in,
+    suggest_remeasurement,
+    working_order,
+    zones_of,
+)
+from gentle_plumb.core.plans import best_stack  # noqa: E402
+from gentle_plumb.core.units import NO_BREAK  # noqa: E402
+from gentle_plumb.core.what_if import VisitAnalysis, VisitInput, analyse_visit  # noqa: E402
+from reference_cases import REFERENCES  # noqa: E402
+
+LEDGER = HERE / "reference" / "ledger.txt"
+GENERATED = range(20_261, 20_269)
+DAY = date(2026, 11, 25)
+SENTENCE = "…"
+NOTHING: tuple[object, ...] = (None, "", (), False)
+LEFT_OUT = {
+    # what is told elsewhere on the line, or by words alone
+    *("case", "kit", "apply", "photo", "unit", "label"),
+    *("key", "posture", "id", "state"),
+}
+
+
+def visits() -> dict[str, VisitInput]:
+    """The visits by name: those drawn by chance, those of practitioners, and what happened in one."""
+    drawn = {f"drawn {seed}": visit_values(seed) for seed in GENERATED}
+    known = {
+        f"case {one.id}": {path: value for path, value in one.values.items() if value is not None}
+        for one in REFERENCES
+    }
+    return {
+        name: VisitInput(values=values, today=DAY, sex="female")
+        for name, values in (drawn | known).items()
+    }
+
+
+def plain(value: object) -> str:
+    """A value in few signs: numbers to two decimals, and of a record what it holds."""
+    if isinstance(value, float):
+        return (
+            f"{value:.2f}".rstrip("0").rstrip(".").replace("-0", "0" if value > -0.005 else "-0", 1)
+        )
+    if isinstance(value, Mapping):
+        return " ".join(f"{key}={plain(one)}" for key, one in value.items())
+    if isinstance(value, tuple | list | set | frozenset):
+        parts = [plain(one) for one in value]
+        return f"[{'; '.join(sorted(parts) if isinstance(value, set | frozenset) else parts)}]"
+    if is_dataclass(value):
+        return f"({of(value)})"
+    text = str(value)
+    return SENTENCE if " " in text or NO_BREAK in text else text
+
+
+def of(record: Any) -> str:
+    """The fields of a record that say something."""
+    told = {
+        one.name: getattr(record, one.name) for one in fields(record) if one.name not in LEFT_OUT
+    }
+    return " ".join(f"{name}={plain(one)}" for name, one in told.items() if one not in NOTHING)
+
+
+def fitted(visit: VisitAnalysis) -> Iterator[str]:
+    for fit in (visit.result.seated, visit.result.standing):
+        possible = "possible" if fit.possible else plain(fit.why_not)
+        left = f"found {plain(fit.over_found)} set {plain(fit.over_set)}"
+        yield f"{fit.posture}: {possible}; over {left}; unknown {plain([fit.untold_found, fit.untold_set])}"
+        yield from (f"{fit.posture} {row.key}: {of(row)}" for row in fit.rows)
+        yield from (f"{fit.posture} joint {one.joint}: {of(one)}" for one in fit.joints_set)
+    yield f"order: {plain([f'{row.posture} {row.key}' for row in working_order(visit.case, visit.result)])}"
+    yield from (f"note: {plain(words)}" for words in notes_in(visit.case, visit.result, "cm"))
+    yield from (f"move: {of(one)}" for one in visit.result.moves)
+    yield from (f"again: {of(one)}" for one in suggest_remeasurement(visit.case.body, visit.result))
+    yield from (f"zone: {plain(one)}" for one in zones_of(visit.case))
+    yield from (f"turn: {plain(one)}" for one in laptop_turns(visit.case))
+
+
+def judged(visit: VisitAnalysis) -> Iterator[str]:
+    for one in visit.findings:
+        if one.state == "off":
+            yield f"off {one.posture} {one.id}: {of(one)}"
+    for state in ("holds", "not assessable"):
+        rest = " ".join(
+            f"{one.posture} {one.id} {of(one)}" for one in visit.findings if one.state == state
+        )
+        yield f"{state}: {len(rest.split())} parts, {crc32(rest.encode()):08x}"
+    yield f"causes: {plain(visit.causes())}"
+    yield f"strain: {plain(visit.strain())}"
+
+
+def planned(visit: VisitAnalysis) -> Iterator[str]:
+    made = visit.plans()
+    for plan in made.plans:
+        yield f"plan {plan.id}: {of(plan)}"
+    yield from (f"purchase {one.id}: {of(one)}" for one in made.fixes)
+    yield from (f"offer: {of(one)}" for one in visit.offers())
+    for lift in (35.0, 120.0):
+        yield f"stack {lift:g}: {plain(best_stack(visit.case.workstation.items, lift, 'screen'))}"
+
+
+def ledger() -> str:
+    """The whole of it."""
+    lines: list[str] = []
+    for name, given in visits().items():
+        visit = analyse_visit(given, "cm")
+        lines += [f"# {name}", *fitted(visit), *judged(visit), *planned(visit), ""]
+    return "\n".join(lines)
+
+
+if __name__ == "__main__":
+    LEDGER.write_text(ledger(), encoding="utf-8")
