@@ -44,11 +44,11 @@ def overlap(one, other, slack=SLACK_PX):
 
 def inside(point, polygon):
     x, y = point
-    found = False
+    result = False
     for (x1, y1), (x2, y2) in zip(polygon, [*polygon[1:], polygon[0]], strict=True):
         if (y1 > y) != (y2 > y) and x < (x2 - x1) * (y - y1) / (y2 - y1) + x1:
-            found = not found
-    return found
+            result = not result
+    return result
 
 
 def crosses(start, end, box):

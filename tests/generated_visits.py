@@ -116,37 +116,37 @@ def _supports(draw):
 
 def _seldom(draw):
     """What is seldom met: other seats, trays, laptops, walls and arms, joints that are limited, more at hand."""
-    found = {}
+    result = {}
     if draw.random() < 0.12:
-        found["look.chair.kind"] = draw.choice(("saddle", "ball", "other", "sofa", "bed"))
+        result["look.chair.kind"] = draw.choice(("saddle", "ball", "other", "sofa", "bed"))
     if draw.random() < 0.15:
-        found |= {
+        result |= {
             "look.tray.there": "yes",
             "look.tray.desk": draw.uniform(700, 780),
             "look.tray.thickness": draw.uniform(20, 40),
             **_span(draw, "look.tray.below", draw.uniform(30, 100), 80),
         }
     if draw.random() < 0.15:
-        found |= {"look.screen.kind": "laptop", "look.screen.laptop_diagonal": 14.0}
-        found["look.screen.keys"] = draw.choice(("own", "separate"))
+        result |= {"look.screen.kind": "laptop", "look.screen.laptop_diagonal": 14.0}
+        result["look.screen.keys"] = draw.choice(("own", "separate"))
     elif draw.random() < 0.3:
-        found["look.screen.held"] = draw.choice(("stand", "arm", "wall"))
+        result["look.screen.held"] = draw.choice(("stand", "arm", "wall"))
     if draw.random() < 0.2:
-        found["look.screen.lifted_by"] = draw.uniform(30, 150)
+        result["look.screen.lifted_by"] = draw.uniform(30, 150)
     for id, usual in (("book", 30.0), ("box", 120.0), ("towel", 80.0), ("cushion", 50.0)):
         if draw.random() < 0.25:
-            found |= {
+            result |= {
                 f"look.support.{id}": "yes",
                 f"look.support.{id}.height": draw.choice((None, usual)),
                 f"look.support.{id}.count": draw.choice((None, 2.0)),
             }
     if draw.random() < 0.15:
-        found["look.support.other_chair"] = "yes"
-        found |= _span(draw, "look.other_chair.seat", draw.uniform(400, 480), 120)
+        result["look.support.other_chair"] = "yes"
+        result |= _span(draw, "look.other_chair.seat", draw.uniform(400, 480), 120)
     for joint, low, high in (("knee_bend", 50, 100), ("arm_raise", 30, 120), ("hip_open", 95, 115)):
         if draw.random() < 0.06:
-            found[f"ask.joint.{joint}"] = draw.uniform(low, high)
-    return found
+            result[f"ask.joint.{joint}"] = draw.uniform(low, high)
+    return result
 
 
 def _choices(draw):

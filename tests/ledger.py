@@ -46,8 +46,10 @@ def visits() -> dict[str, VisitInput]:
     """The visits by name: those drawn by chance, those of practitioners, and what happened in one."""
     drawn = {f"drawn {seed}": visit_values(seed) for seed in GENERATED}
     known = {
-        f"case {one.id}": {path: value for path, value in one.values.items() if value is not None}
-        for one in REFERENCES
+        f"case {reference.id}": {
+            path: value for path, value in reference.values.items() if value is not None
+        }
+        for reference in REFERENCES
     }
     return {
         name: VisitInput(values=values, today=DAY, sex="female")
@@ -75,7 +77,9 @@ def plain(value: object) -> str:
 def of(record: Any) -> str:
     """The fields of a record that say something."""
     told = {
-        one.name: getattr(record, one.name) for one in fields(record) if one.name not in LEFT_OUT
+        field.name: getattr(record, field.name)
+        for field in fields(record)
+        if field.name not in LEFT_OUT
     }
     return " ".join(f"{name}={plain(one)}" for name, one in told.items() if one not in NOTHING)
 
@@ -89,19 +93,21 @@ def fitted(visit: VisitAnalysis) -> Iterator[str]:
         yield from (f"{fit.posture} joint {one.joint}: {of(one)}" for one in fit.joints_set)
     yield f"order: {plain([f'{row.posture} {row.key}' for row in working_order(visit.case, visit.result)])}"
     yield from (f"note: {plain(words)}" for words in notes_in(visit.case, visit.result, "cm"))
-    yield from (f"move: {of(one)}" for one in visit.result.moves)
+    yield from (f"move: {of(move)}" for move in visit.result.moves)
     yield from (f"again: {of(one)}" for one in suggest_remeasurement(visit.case.body, visit.result))
     yield from (f"zone: {plain(one)}" for one in zones_of(visit.case))
     yield from (f"turn: {plain(one)}" for one in laptop_turns(visit.case))
 
 
 def judged(visit: VisitAnalysis) -> Iterator[str]:
-    for one in visit.findings:
-        if one.state == "off":
-            yield f"off {one.posture} {one.id}: {of(one)}"
+    for finding in visit.findings:
+        if finding.state == "off":
+            yield f"off {finding.posture} {finding.id}: {of(finding)}"
     for state in ("holds", "not assessable"):
         rest = " ".join(
-            f"{one.posture} {one.id} {of(one)}" for one in visit.findings if one.state == state
+            f"{finding.posture} {finding.id} {of(finding)}"
+            for finding in visit.findings
+            if finding.state == state
         )
         yield f"{state}: {len(rest.split())} parts, {crc32(rest.encode()):08x}"
     yield f"causes: {plain(visit.causes())}"
@@ -112,8 +118,8 @@ def planned(visit: VisitAnalysis) -> Iterator[str]:
     made = visit.plans()
     for plan in made.plans:
         yield f"plan {plan.id}: {of(plan)}"
-    yield from (f"purchase {one.id}: {of(one)}" for one in made.fixes)
-    yield from (f"offer: {of(one)}" for one in visit.offers())
+    yield from (f"purchase {fix.id}: {of(fix)}" for fix in made.fixes)
+    yield from (f"offer: {of(offer)}" for offer in visit.offers())
     for lift in (35.0, 120.0):
         yield f"stack {lift:g}: {plain(best_stack(visit.case.workstation.items, lift, 'screen'))}"
 

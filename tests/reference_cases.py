@@ -196,12 +196,12 @@ REFERENCES = (
 )
 
 
-def worked(one: Reference) -> Any:
+def worked(reference: Reference) -> Any:
     """The case worked out as a visit is."""
     from gentle_plumb.services.workup import work_up
     from plain_visit import snapshot
 
-    return work_up(snapshot(one.values), "cm", body=False)
+    return work_up(snapshot(reference.values), "cm", body=False)
 
 
 def plans_of(work: Any) -> dict[str, Any]:
@@ -211,9 +211,9 @@ def plans_of(work: Any) -> dict[str, Any]:
 SHOWN = ("seat", "footrest", "surface", "screen_top")
 
 
-def told(one: Reference) -> list[str]:
+def told(reference: Reference) -> list[str]:
     """What the program says of a case, in lines."""
-    work = worked(one)
+    work = worked(reference)
     states = work.analysis.states
     lines = []
     settings = [
@@ -229,7 +229,7 @@ def told(one: Reference) -> list[str]:
     lines += [
         f"{each.cause} {each.instruction}"
         for each in work.findings
-        if each.state == "off" and each.id in one.says
+        if each.state == "off" and each.id in reference.says
     ]
     return lines
 
@@ -243,10 +243,10 @@ The tests hold the two against each other; `python tests/reference_cases.py` wri
 
 def page() -> str:
     parts = [HEAD]
-    for one in REFERENCES:
-        said = "\n".join(f"- {line}" for line in told(one))
+    for reference in REFERENCES:
+        said = "\n".join(f"- {line}" for line in told(reference))
         parts.append(
-            f"## {one.id}\n\n{one.who}\n\n**Practitioner.** {one.answer}\n\n**Program.**\n\n{said}\n"
+            f"## {reference.id}\n\n{reference.who}\n\n**Practitioner.** {reference.answer}\n\n**Program.**\n\n{said}\n"
         )
     return "\n".join(parts).replace("\xa0", " ")
 

@@ -34,7 +34,11 @@ SAME_MM = 0.5
 
 
 def off(visit: VisitAnalysis, *subjects: str):
-    return [one for one in visit.findings if one.state == "off" and one.subject in subjects]
+    return [
+        finding
+        for finding in visit.findings
+        if finding.state == "off" and finding.subject in subjects
+    ]
 
 
 def limited(visit: VisitAnalysis, posture: str) -> set[str]:
@@ -95,7 +99,11 @@ def nothing_at_its_target_or_aim_is_a_finding(visit: VisitAnalysis) -> Said:
 
 def the_aim_is_not_worse_than_what_was_found_or_it_is_said(visit: VisitAnalysis) -> Said:
     found, aimed = (visit.assessment.hard_limits(stage) for stage in ("found", "aimed"))
-    untold = {one.key for one in visit.assessment.found[0].conditions if one.short is None}
+    untold = {
+        condition.key
+        for condition in visit.assessment.found[0].conditions
+        if condition.short is None
+    }
     if untold & {"feet", "thighs"}:
         return  # what nobody recorded can't have been better
     if aimed.worse_than(found) and not visit.assessment.worse:
@@ -163,22 +171,26 @@ def nothing_goes_against_a_limit_of_the_person(visit: VisitAnalysis) -> Said:
     if not visit.case.may_stand:
         if visit.result.standing.possible:
             yield "standing is possible"
-        yield from (one.id for one in actions if one.posture == "standing" and one.kind == "set")
         yield from (
-            one.id for one in visit.findings if one.posture == "standing" and one.directions
+            action.id for action in actions if action.posture == "standing" and action.kind == "set"
         )
-    set_to = {one.quantity for one in actions if one.kind == "set"}
+        yield from (
+            finding.id
+            for finding in visit.findings
+            if finding.posture == "standing" and finding.directions
+        )
+    set_to = {action.quantity for action in actions if action.kind == "set"}
     if visit.case.seat_stays:
         own = {"seat", "footrest", "seat_depth", "lumbar", "armrest", "backrest"}
         yield from sorted(own & set_to)
-    bought = {one.id for one in actions if one.kind == "add"}
+    bought = {action.id for action in actions if action.kind == "add"}
     if person.steady_seat:
         yield from sorted(bought & {"add.high_chair", "add.ball", "add.seat_cushion"})
 
 
 def plan_set_and_report_say_the_same_actions(visit: VisitAnalysis) -> Said:
     plan, actions = visit.chosen_plan(), visit.actions()
-    added = {one.what: one.to_value for one in actions if one.kind == "add"}
+    added = {action.what: action.to_value for action in actions if action.kind == "add"}
     if added != {one.label: one.height for one in plan.added}:
         yield f"plan adds {[one.label for one in plan.added]}, Set {sorted(added)}"
     for action in actions:
@@ -217,7 +229,7 @@ def a_number_is_the_same_in_list_drawing_set_and_plan(visit: VisitAnalysis) -> S
                     yield f"{key}: Set {action_text(action, 'cm')}, listed {row.setting}"
     shown = {one.label: one.value for one in plan_view(visit.chosen_plan(), "cm").seated}
     for label, value in shown.items():
-        key = next(one.key for one in QUANTITIES.values() if one.label == label)
+        key = next(quantity.key for quantity in QUANTITIES.values() if quantity.label == label)
         if key != "mouse" and value != f"{rows['seated', key].setting}\xa0cm":
             yield f"{label}: plan {value}, listed {rows['seated', key].setting}"
 
@@ -246,9 +258,9 @@ def no_piece_is_sent_where_it_cannot_go(visit: VisitAnalysis) -> Said:
 def a_piece_has_one_instruction(visit: VisitAnalysis) -> Said:
     """Where Set has a number for a piece, what is said of it as found sends it to the same number."""
     aims = {
-        (one.posture, one.quantity): one.to_value
-        for one in visit.actions()
-        if one.kind == "set" and one.to_value is not None and not one.touched
+        (action.posture, action.quantity): action.to_value
+        for action in visit.actions()
+        if action.kind == "set" and action.to_value is not None and not action.touched
     }
     for finding in off(visit, "Settings"):
         aim = aims.get((finding.posture, finding.key))
@@ -297,7 +309,7 @@ def no_other_combination_is_as_good_for_less(visit: VisitAnalysis) -> Said:
         if len(sets) > MOST_SETS or tier in search.cut_short:
             continue
         every = tried(case, sets, visit.choice.own)
-        yield from (f"{tier}: {one}" for one in objections(Worth.of(case), kit, every))
+        yield from (f"{tier}: {objection}" for objection in objections(Worth.of(case), kit, every))
 
 
 def a_test_can_be_passed_by_whom_the_step_was_done_for(visit: VisitAnalysis) -> Said:

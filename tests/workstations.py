@@ -66,17 +66,17 @@ def monitor(low: float, high: float, held: str = "stand", id: str = "screen") ->
     return {f"look.{id}.{key}": one for key, one in asked.items()}
 
 
-def found(**given: float) -> Values:
+def found(**value: float) -> Values:
     return {
         f"look.found.{key}": at if key.endswith(("tilt", "bearing")) else at * 10
-        for key, at in given.items()
+        for key, at in value.items()
     }
 
 
 def room(**things: tuple[float, int]) -> Values:
     """Things at hand: the height of one, and how many."""
-    made: Values = {}
+    result: Values = {}
     for name, (height, many) in things.items():
         at = f"look.support.{name}"
-        made |= {at: "yes", f"{at}.height": height * 10, f"{at}.count": float(many)}
-    return made
+        result |= {at: "yes", f"{at}.height": height * 10, f"{at}.count": float(many)}
+    return result

@@ -235,13 +235,13 @@ def pace(
     from .documents.case_pace import day_document, day_of
 
     document = _read_case(case)
-    made = document.work(fixes=False)
+    case_worked = document.work(fixes=False)
     record = document.pace_record(document.hours)
-    day = day_of(record, made.case, standing_possible=made.result.standing.possible)
+    day = day_of(record, case_worked.case, standing_possible=case_worked.result.standing.possible)
     if day is None:
         say(f"{case}: hours: none are given, or more than a day has.")
         raise typer.Exit(2)
-    laid = day_document(day, made.case, week)
+    laid = day_document(day, case_worked.case, week)
     if not table:
         sys.stdout.write(json.dumps(laid, indent=2, ensure_ascii=False) + "\n")
         return

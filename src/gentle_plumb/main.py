@@ -89,8 +89,8 @@ def last_backup(folder: Path, now: datetime) -> BackupFile | None:
         (datetime.strptime(path.name[:21], "plumb-%Y%m%d-%H%M%S").replace(tzinfo=UTC), path)
         for path in folder.glob("plumb-*.dump.age")
     ]
-    at, last = max((one for one in dated if one[0] <= now + CLOCKS_APART), default=(None, None))
-    return BackupFile(at=at, size=last.stat().st_size) if at and last else None
+    moment, last = max((one for one in dated if one[0] <= now + CLOCKS_APART), default=(None, None))
+    return BackupFile(at=moment, size=last.stat().st_size) if moment and last else None
 
 
 CLOCKS_APART = timedelta(minutes=5)

@@ -52,6 +52,6 @@ def print_coverage(console: Console) -> None:
     for counted in (_of_the_program(), _of_the_page()):
         for package, (run, there) in counted.items():
             table.add_row(package, f"{there:,}", f"{run / max(1, there):.0%}")
-        run, there = (sum(one[at] for one in counted.values()) for at in (0, 1))
+        run, there = (sum(numbers[at] for numbers in counted.values()) for at in (0, 1))
         table.add_row("[b]all[/b]", f"{there:,}", f"[b]{run / max(1, there):.1%}[/b]")
     console.print(table)

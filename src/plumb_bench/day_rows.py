@@ -29,17 +29,17 @@ def day_rows(table: Rows, rounds: int) -> None:
         raise ValueError("the demo's visit has no hours")
 
     def laid() -> None:
-        made = working_day(record, case, desk_stands=True)
-        if made is not None:
-            draw_day(made.spells, width=900, eye_every=20)
-            totals_of(made.spells, micro_every=15)
+        day = working_day(record, case, desk_stands=True)
+        if day is not None:
+            draw_day(day.spells, width=900, eye_every=20)
+            totals_of(day.spells, micro_every=15)
 
     def calendar() -> None:
         day_calendar(day, key="bench", visited_on=VISITED, follow_up=VISITED, walks=True)
 
     def figures() -> None:
-        for one in LIBRARY.values():
-            draw_movement(one, case.body)
+        for movement in LIBRARY.values():
+            draw_movement(movement, case.body)
 
     for name, work, bar in (
         ("a working day laid out and drawn", laid, "under 5 ms"),

@@ -103,17 +103,17 @@ def backup_row(table: Rows, visits: int) -> None:
                 rows = _multiply(connection, visits)
             key, url = x25519.Identity.generate(), cluster.addresses.migrates
             start = time.perf_counter()
-            made = back_up(url, Path(folder) / "backups", key, datetime.now(UTC))
+            backup = back_up(url, Path(folder) / "backups", key, datetime.now(UTC))
             backed = time.perf_counter() - start
             with psycopg.connect(cluster.url, autocommit=True) as db:
                 db.execute("create database empty owner plumb_migrates")
             empty = make_url(url).set(database="empty").render_as_string(hide_password=False)
             start = time.perf_counter()
-            restore(empty, made.path, key)
+            restore(empty, backup.path, key)
             restored = time.perf_counter() - start
     table.add_row(
         f"backup of {visits:,} visits ({rows:,} rows, papers and photographs in one of {WITH_PAPERS})",
-        f"{backed:.0f} s, read back, {made.size / 1e6:.0f} MB; restored in {restored:.0f} s",
+        f"{backed:.0f} s, read back, {backup.size / 1e6:.0f} MB; restored in {restored:.0f} s",
         "no bar set",
     )
 
@@ -144,7 +144,7 @@ def _multiply(connection: Connection, visits: int) -> int:
     run_(text(_copied(PHOTO, fresh, few)), given)
     run_(text(_copied(REPORT, fresh, few)), given)
     columns = ", ".join(_names(REPORT_COPY))
-    others = ", ".join(f"c.{one}" for one in _names(REPORT_COPY) if one != "report_id")
+    others = ", ".join(f"c.{name}" for name in _names(REPORT_COPY) if name != "report_id")
     run_(
         text(
             f"insert into report_copy ({columns}) select r.id, {others} from report r "  # noqa: S608
@@ -167,7 +167,7 @@ def _names(table: FromClause) -> list[str]:
 def _copied(table: FromClause, put: dict[str, str], which: str) -> str:
     """An insert of rows like those of a visit, for each visit that is made."""
     names = _names(table)
-    values = ", ".join(put.get(one, f"t.{_quoted(one)}") for one in names)
+    values = ", ".join(put.get(name, f"t.{_quoted(name)}") for name in names)
     held = ", ".join(map(_quoted, names))
     return f"insert into {table.description} ({held}) select {values} from {table.description} t, made where {which}"  # noqa: S608
 

@@ -18,19 +18,19 @@ FROM_THE_PAGE, FROM_PYTHON = "web/", "src/"
 
 
 def _listed() -> list[str]:
-    told = subprocess.run(
+    process = subprocess.run(
         ["git", "ls-files", "--cached", "--others", "--exclude-standard"],
         cwd=ROOT,
         check=True,
         capture_output=True,
         text=True,
     )
-    return [name for name in told.stdout.splitlines() if (ROOT / name).is_file()]
+    return [name for name in process.stdout.splitlines() if (ROOT / name).is_file()]
 
 
 def generated_files(names: list[str]) -> set[str]:
     """Which of these files are made by a command, as .gitattributes marks them."""
-    told = subprocess.run(
+    process = subprocess.run(
         ["git", "check-attr", "--stdin", GENERATED_MARK],
         cwd=ROOT,
         check=True,
@@ -38,7 +38,7 @@ def generated_files(names: list[str]) -> set[str]:
         text=True,
         input="\n".join(names),
     )
-    marked = (line.rsplit(": ", 2) for line in told.stdout.splitlines())
+    marked = (line.rsplit(": ", 2) for line in process.stdout.splitlines())
     return {name for name, _, value in marked if value in ("set", "true")}
 
 
@@ -65,14 +65,14 @@ def area_of(name: str) -> str:
 def count_lines() -> dict[str, tuple[int, int]]:
     """Return files and lines that are not blank, by area; what is generated counts apart."""
     names = _listed()
-    made = generated_files(names)
+    texts = generated_files(names)
     files: Counter[str] = Counter()
     lines: Counter[str] = Counter()
     for name in names:
         area = area_of(name)
         if not area:
             continue
-        area = "generated" if name in made else area
+        area = "generated" if name in texts else area
         text = (ROOT / name).read_text(encoding="utf-8")
         files[area] += 1
         lines[area] += sum(1 for line in text.splitlines() if line.strip())
@@ -87,7 +87,9 @@ def print_lines(console: Console) -> None:
         table.add_row(area, f"{files:,}", f"{lines:,}")
     console.print(table)
     page = counted["page"][1]
-    program = page + sum(one for area, (_, one) in counted.items() if area.startswith("program"))
+    program = page + sum(
+        number for area, (_, number) in counted.items() if area.startswith("program")
+    )
     tests = {kind: counted[f"tests, {kind}"][1] for kind in ("Python", "page")}
     console.print(
         f"Program {program:,} lines; tests {sum(tests.values()):,}, {sum(tests.values()) / program:.1%} of it; "

@@ -46,10 +46,12 @@ TYPED = ("look.found.seat", (40, 55)), ("look.found.surface", (62, 80))
 
 def _visits(database: Addresses) -> list[str]:
     """A filled visit for each who types, written past HTTP."""
-    client = next(one for one in DEMO_CLIENTS if one.name.startswith("Odile"))
+    client = next(
+        demo_client for demo_client in DEMO_CLIENTS if demo_client.name.startswith("Odile")
+    )
     entries = {path: typed for path, typed in client.entries.items() if typed}
     entries |= body_readings(client)
-    made = []
+    visits = []
     with run.opened(database.serves) as engine:
         services = make_services(engine, Settings(demo=False))
         member = SqlAccounts(engine).member_by_email(DEMO_MEMBERS[0].email)
@@ -69,8 +71,8 @@ def _visits(database: Addresses) -> list[str]:
                     expected_version=0,
                     unit="cm",
                 )
-            made.append(str(visit.id))
-    return made
+            visits.append(str(visit.id))
+    return visits
 
 
 Draws = Literal["nobody", "server", "page"]
@@ -216,9 +218,9 @@ def load_rows(table: Rows, seconds: int) -> None:
 
 
 def _said(took: Took, wrong: int) -> str:
-    made, shown = sorted(took.acknowledged), sorted(took.shown)
+    values, shown = sorted(took.acknowledged), sorted(took.shown)
     said = [
-        f"median {made[len(made) // 2]:.0f}, p95 {p95(made):.0f} ms, {wrong} errors of {len(made)}"
+        f"median {values[len(values) // 2]:.0f}, p95 {p95(values):.0f} ms, {wrong} errors of {len(values)}"
     ]
     if shown:
         said.append(

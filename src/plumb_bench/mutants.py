@@ -26,18 +26,18 @@ def _run(names: list[str]) -> int:
 
 def _verdicts() -> dict[str, int | None]:
     """How each mutant ended, by name; None where it was not run yet."""
-    found: dict[str, int | None] = {}
+    verdicts: dict[str, int | None] = {}
     for file in sorted(FOLDER.glob("src/**/*.meta")):
-        found |= json.loads(file.read_text("utf-8"))["exit_code_by_key"]
-    return found
+        verdicts |= json.loads(file.read_text("utf-8"))["exit_code_by_key"]
+    return verdicts
 
 
 def _shown(name: str) -> str:
     """The lines that a mutant changes."""
-    told = subprocess.run(
+    process = subprocess.run(
         [str(TOOL), "show", name], cwd=ROOT, check=False, capture_output=True, text=True
     )
-    lines = [line for line in told.stdout.splitlines() if line[:1] in "+-"]
+    lines = [line for line in process.stdout.splitlines() if line[:1] in "+-"]
     return "\n".join(line for line in lines if line[:3] not in ("+++", "---"))
 
 
@@ -63,9 +63,9 @@ def mutate(sample: int, seed: int) -> bool:
     drawn = random.Random(seed).sample(names, sample) if sample else names  # noqa: S311
     _run(drawn)
     ends = _verdicts()
-    told = [name for name in drawn if ends[name] is not None]
-    alive = [name for name in told if ends[name] == SURVIVED]
-    unseen = [name for name in told if ends[name] not in KILLED | {SURVIVED}]
+    texts = [name for name in drawn if ends[name] is not None]
+    alive = [name for name in texts if ends[name] == SURVIVED]
+    unseen = [name for name in texts if ends[name] not in KILLED | {SURVIVED}]
     console = Console(soft_wrap=True, highlight=False)
     for name in alive:
         console.print(f"[b]survived[/b] {name}", _shown(name), sep="\n")
@@ -73,6 +73,6 @@ def mutate(sample: int, seed: int) -> bool:
         console.print(f"[b]no test[/b] {name}", _shown(name), sep="\n")
     missed = len(alive) + len(unseen)
     console.print(
-        f"{missed} of {len(told)} mutants survive ({len(names):,} there are; seed {seed})."
+        f"{missed} of {len(texts)} mutants survive ({len(names):,} there are; seed {seed})."
     )
-    return missed * 10 <= len(told)
+    return missed * 10 <= len(texts)

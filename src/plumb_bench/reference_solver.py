@@ -105,29 +105,29 @@ def _with(
     if base is None:
         raise ValueError("the program is written for pieces whose range is known")
     asked = comfort_deg(case, case.workstation)
-    found = [Choice(at=place, degrees=asked) for place in _places(base)]
-    for one in additions:
-        span = piece(one.apply(case.workstation))
+    choices = [Choice(at=place, degrees=asked) for place in _places(base)]
+    for addition in additions:
+        span = piece(addition.apply(case.workstation))
         if span is not None:
-            found += [
+            choices += [
                 Choice(
                     at=place,
-                    cost=cost_of((one,)),
-                    items=one.items,
-                    degrees=comfort_deg(case, one.apply(case.workstation)),
+                    cost=cost_of((addition,)),
+                    items=addition.items,
+                    degrees=comfort_deg(case, addition.apply(case.workstation)),
                 )
                 for place in _places(span)
             ]
-    return found
+    return choices
 
 
 def _stances(model: SearchModel, seats: list[Choice], feet: list[Choice]) -> list[Choice]:
     """Every seat on every footing that holds the feet, with what the legs pay there."""
-    found = []
+    choices = []
     for seat, foot in product(seats, feet):
         held = replace(model, feet=(foot.reach,) if foot.reach else ())
         if not legs_at(held, seat.at).hangs:
-            found.append(
+            choices.append(
                 Choice(
                     at=seat.at,
                     cost=_sum(seat.cost, foot.cost),
@@ -135,7 +135,7 @@ def _stances(model: SearchModel, seats: list[Choice], feet: list[Choice]) -> lis
                     items=seat.items + foot.items,
                 )
             )
-    return found
+    return choices
 
 
 def _sum(*costs: Cost) -> Cost:
@@ -174,18 +174,30 @@ def kit_with_milp(case: Case, tier: Tier) -> tuple[int, float]:
 
     station = case.workstation
     model = Lengths.of(case, "seated").model(station)
-    seats = _with(model.seat, case, seat_additions(case, tier), lambda one: one.chair.seat)
-    surfaces = _with(model.surface, case, desk_additions(case, tier), lambda one: one.desk.surface)
+    seats = _with(
+        model.seat, case, seat_additions(case, tier), lambda workstation: workstation.chair.seat
+    )
+    surfaces = _with(
+        model.surface,
+        case,
+        desk_additions(case, tier),
+        lambda workstation: workstation.desk.surface,
+    )
     lifts = _with(
-        model.lift, case, screen_additions(case, tier), lambda one: one.screen.top_above_surface
+        model.lift,
+        case,
+        screen_additions(case, tier),
+        lambda workstation: workstation.screen.top_above_surface,
     )
     feet = [Choice(at=0.0, reach=span) for span in (Span(low=0, high=0), *(station.feet or ()))]
-    for one in feet_additions(case, tier):
-        span = (one.apply(station).feet or ())[-1]
-        feet.append(Choice(at=0.0, cost=cost_of((one,)), items=one.items, reach=span))
+    for feet_addition in feet_additions(case, tier):
+        span = (feet_addition.apply(station).feet or ())[-1]
+        feet.append(
+            Choice(at=0.0, cost=cost_of((feet_addition,)), items=feet_addition.items, reach=span)
+        )
     stances = _stances(model, seats, feet)
     pieces = [stances, surfaces, lifts]
-    heights = {one.at for one in seats}
+    heights = {seat.at for seat in seats}
     gaps = sorted({round(z.at - s, 6) for z in surfaces for s in heights})
     tops = sorted({round(z.at + up.at - s, 6) for z in surfaces for s in heights for up in lifts})
     sizes = [*(len(group) for group in pieces), len(gaps), len(tops)]
@@ -198,16 +210,16 @@ def kit_with_milp(case: Case, tier: Tier) -> tuple[int, float]:
     }
 
     def row(**given: Any) -> Any:
-        made = np.zeros(many)
+        result = np.zeros(many)
         for name, value in given.items():
-            made[part[name]] = value
-        return made
+            result[part[name]] = value
+        return result
 
     def told(what: Callable[[Choice], float]) -> Any:
-        values = (np.array([what(one) for one in group]) for group in pieces)
+        values = (np.array([what(choice) for choice in group]) for group in pieces)
         return row(**dict(zip(names, values, strict=False)))
 
-    at = [np.array([one.at for one in group]) for group in pieces]
+    at = [np.array([choice.at for choice in group]) for group in pieces]
     rules = [LinearConstraint(row(**{name: 1.0}), 1, 1) for name in names]
     rules += [
         LinearConstraint(row(stances=-at[0], surfaces=at[1], gaps=-np.array(gaps)), -1e-5, 1e-5),
@@ -221,7 +233,7 @@ def kit_with_milp(case: Case, tier: Tier) -> tuple[int, float]:
         used = told(partial(_pieces_of, item.id))
         rules.append(LinearConstraint(used, -np.inf, item.count))
     degrees = row(
-        stances=np.array([one.degrees for one in stances]),
+        stances=np.array([stance.degrees for stance in stances]),
         gaps=np.array([elbow_over(model, gap)[0] for gap in gaps]),
         tops=np.array([_gaze(model, top) for top in tops]),
     )
@@ -234,7 +246,7 @@ def kit_with_milp(case: Case, tier: Tier) -> tuple[int, float]:
             raise ValueError(f"the solver found nothing: {answer.message}")
         return float(answer.fun)
 
-    costs = told(lambda one: float(as_one(one.cost)))
+    costs = told(lambda choice: float(as_one(choice.cost)))
     limit, fewest = np.inf, least(degrees, [])
     while True:
         cheap = LinearConstraint(costs, -np.inf, limit)
@@ -250,9 +262,9 @@ def kit_with_milp(case: Case, tier: Tier) -> tuple[int, float]:
         fewest = then
 
 
-def _pieces_of(id: str, one: Choice) -> int:
+def _pieces_of(id: str, choice: Choice) -> int:
     """How many pieces of an item a choice stands on."""
-    return sum(many for name, many in one.items if name == id)
+    return sum(many for name, many in choice.items if name == id)
 
 
 def _gaze(model: SearchModel, top_over_seat: float) -> float:

@@ -290,9 +290,9 @@ def _nudge_times(page: Page, caller: CurrentUser, address: str, rounds: int) -> 
 
 def _used_mb(process: int) -> float:
     status = Path(f"/proc/{process}/status").read_text(encoding="utf-8")
-    found = re.search(r"VmRSS:\s+(\d+)", status)
-    assert found is not None
-    return int(found.group(1)) / 1024
+    match = re.search(r"VmRSS:\s+(\d+)", status)
+    assert match is not None
+    return int(match.group(1)) / 1024
 
 
 @dataclass

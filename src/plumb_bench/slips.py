@@ -65,8 +65,8 @@ class Planted:
 
 def _digits(mm: float, chance: random.Random) -> float:
     text = f"{mm:.0f}"
-    at = chance.choice([i for i in range(len(text) - 1) if text[i] != text[i + 1]] or [0])
-    return float(text[:at] + text[at + 1] + text[at] + text[at + 2 :])
+    index = chance.choice([i for i in range(len(text) - 1) if text[i] != text[i + 1]] or [0])
+    return float(text[:index] + text[index + 1] + text[index] + text[index + 2 :])
 
 
 def plant(
@@ -93,9 +93,9 @@ def plant(
                 pairs = [pair for pair in TWINS.items() if name in pair]
             other = [a if b == name else b for a, b in pairs]
             other = [
-                one
-                for one in other
-                if one not in planted and one in body and abs(body[one] - mm) >= SWAP_MATTERS_MM
+                text
+                for text in other
+                if text not in planted and text in body and abs(body[text] - mm) >= SWAP_MATTERS_MM
             ]
             if not other:
                 continue
@@ -114,8 +114,10 @@ def _right(name: str, mm: float, truth: float, found: Iterable[Question], outsid
     """Whether one tap puts the true value there: a question's, or one the field itself offers."""
     if not outside:
         return any(
-            one.slip is not None and one.slip.mm is not None and abs(one.slip.mm - truth) < 2
-            for one in found
+            question.slip is not None
+            and question.slip.mm is not None
+            and abs(question.slip.mm - truth) < 2
+            for question in found
         )
     for typed in (
         f"{mm / 10:.3f}",
@@ -126,7 +128,7 @@ def _right(name: str, mm: float, truth: float, found: Iterable[Question], outsid
             read_typed(fields.measure.dimension[name].first, typed, unit="cm")
         except FieldError as refused:
             offered = [parse_length(choice) for choice in refused.choices]
-            if refused.belongs or any(abs(one - truth) < 2 for one in offered):
+            if refused.belongs or any(abs(value - truth) < 2 for value in offered):
                 return True
     return False
 
@@ -168,14 +170,14 @@ def count_slips(
             for name, mm in typed.items()
             if name not in outside
         }
-        found: dict[str, list[Question]] = {}
-        for one in questions(Body(values=taken, sex=sex if sex_known else None)):
-            found.setdefault(one.dimension, []).append(one)
-            if one.kind == "relation":
-                for other in one.others:
-                    found.setdefault(other, []).append(one)
+        all_questions: dict[str, list[Question]] = {}
+        for question in questions(Body(values=taken, sex=sex if sex_known else None)):
+            all_questions.setdefault(question.dimension, []).append(question)
+            if question.kind == "relation":
+                for other in question.others:
+                    all_questions.setdefault(other, []).append(question)
         for name in typed:
-            doubted = name in outside or name in found
+            doubted = name in outside or name in all_questions
             if name not in planted:
                 true_values += 1
                 true_asked += doubted
@@ -183,7 +185,9 @@ def count_slips(
             kind, truth = planted[name]
             counts[kind] += 1
             asked[kind] += doubted
-            right[kind] += _right(name, typed[name], truth, found.get(name, ()), name in outside)
+            right[kind] += _right(
+                name, typed[name], truth, all_questions.get(name, ()), name in outside
+            )
     lines = [Planted(kind, counts[kind], asked[kind], right[kind]) for kind in PLANTS]
     return lines, 100 * true_asked / true_values
 

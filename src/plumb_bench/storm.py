@@ -146,7 +146,7 @@ class Storm:
             run.prepare(self._cluster.addresses, demo=False, say=lambda _: None)
             typists = self._typists()
             with self._served():
-                threads = [threading.Thread(target=one.run, args=(self,)) for one in typists]
+                threads = [threading.Thread(target=typist.run, args=(self,)) for typist in typists]
                 for thread in threads:
                     thread.start()
                 self._trouble(time.monotonic() + seconds)
@@ -187,7 +187,7 @@ class Storm:
             member = services.accounts.create_member(
                 practice.id, email=EMAIL, name="Ines", title="", role="owner", password=PASSWORD
             )
-            made = []
+            typists = []
             for number in range(self.people):
                 of = services.visits.add_client(member, NewClient(name=f"Storm {number}"))
                 visit = services.visits.start(member, practice, of.id)
@@ -201,8 +201,8 @@ class Storm:
                     unit="cm",
                 )
                 seed = self.draw.randrange(10**9)
-                made.append(Typist(str(visit.id), random.Random(seed)))  # noqa: S311
-            return made
+                typists.append(Typist(str(visit.id), random.Random(seed)))  # noqa: S311
+            return typists
 
     @contextmanager
     def _served(self) -> Iterator[None]:
@@ -311,15 +311,15 @@ class Storm:
     def _told(self, typists: list[Typist]) -> Told:
         lost = []
         with self._http() as http:
-            for one in typists:
-                entries = http.get(f"/api/visits/{one.visit}").json()["entries"]
-                for path, (text, version) in one.held.items():
+            for typist in typists:
+                entries = http.get(f"/api/visits/{typist.visit}").json()["entries"]
+                for path, (text, version) in typist.held.items():
                     entry = entries.get(path, {"typed": "", "version": 0})
                     number = entry["typed"].split(" ")[0]
                     if (number, entry["version"]) != (text, version):
                         lost.append(f"{path}: {text} at {version}, found {number} {entry}")
         with run.opened(self._cluster.addresses.serves) as engine:
-            visits = [UUID(one.visit) for one in typists]
+            visits = [UUID(typist.visit) for typist in typists]
             with engine.connect() as connection:
                 query = select(func.count()).where(
                     CHANGE.c.visit_id.in_(visits), CHANGE.c.path.in_(list(FIELDS))
@@ -327,12 +327,12 @@ class Storm:
                 rows = connection.scalar(query) or 0
             services = make_services(engine, Settings(demo=False))
             broken = [line for line in services.trail.check() if line[2] is not None]
-        taken = sum(one.taken for one in typists)
+        taken = sum(typist.taken for typist in typists)
         return Told(
             taken=taken,
-            ways=sum((one.ways for one in typists), Counter()),
+            ways=sum((typist.ways for typist in typists), Counter()),
             troubles=self.troubles,
-            refused=[words for one in typists for words in one.refused],
+            refused=[words for typist in typists for words in typist.refused],
             lost=lost,
             doubled=rows - taken,
             chain_holds=not broken,
@@ -341,7 +341,7 @@ class Storm:
 
 def _children(pid: int) -> list[int]:
     try:
-        return [int(one) for one in Path(f"/proc/{pid}/task/{pid}/children").read_text().split()]
+        return [int(text) for text in Path(f"/proc/{pid}/task/{pid}/children").read_text().split()]
     except OSError:
         return []
 

@@ -63,8 +63,8 @@ def _fit_row(table: Rows, rounds: int) -> None:
     generated: list[float] = []
 
     def whole(case: Case) -> None:
-        worked = make_plans(replace(case, reuse=Reuse()), fixes=False)
-        fit(worked.plan("room").case)
+        plan_set = make_plans(replace(case, reuse=Reuse()), fixes=False)
+        fit(plan_set.plan("room").case)
 
     for name in ("sit-stand-desk", "fixed-desk", "counter-with-reams", "laptop-dining-table"):
         case = _case(name).case()
@@ -167,7 +167,7 @@ def _findings_row(table: Rows, rounds: int) -> None:
 
 def _slips_row(table: Rows, people: int) -> None:
     """Planted slips in a generated population; a whole run also writes docs/doubts.md."""
-    known, unknown = (count_slips(people, sex_known=given) for given in (True, False))
+    known, unknown = (count_slips(people, sex_known=text) for text in (True, False))
     caught = {line.kind: line.rate for line in known[0]}
     table.add_row(
         f"slips planted in 5 % of the values of {people:,} bodies",
@@ -185,7 +185,8 @@ def _doubts_row(table: Rows, rounds: int) -> None:
     values, _ = full_visit("Odile Marrick")
     body = case_from(Record(values), sex="female").body
     earlier = {
-        name: Earlier(mm=one.mm, sd_mm=3, on="2026-01-01") for name, one in body.values.items()
+        name: Earlier(mm=body_value.mm, sd_mm=3, on="2026-01-01")
+        for name, body_value in body.values.items()
     }
     spent = timed(lambda: doubts(Record(values), body, "cm", earlier), rounds)
     table.add_row(

@@ -28,7 +28,7 @@ def p95(values: list[float]) -> float:
 
 def children_mb() -> list[float]:
     """Memory of every process that this one has started, MB."""
-    found = []
+    values = []
     for status in Path("/proc").glob("[0-9]*/status"):
         try:
             text = status.read_text()
@@ -36,5 +36,5 @@ def children_mb() -> list[float]:
             continue  # it has just ended
         held = re.search(r"VmRSS:\s+(\d+)", text)
         if held and f"PPid:\t{os.getpid()}\n" in text:
-            found.append(int(held[1]) / 1024)
-    return found
+            values.append(int(held[1]) / 1024)
+    return values

@@ -108,7 +108,7 @@ def body_readings(client: DemoClient) -> dict[str, str]:
 
 def full_visit(name: str) -> tuple[dict[str, float | str | None], list[Photo]]:
     """What a client's visit holds once it is whole, without keeping it: values and photographs."""
-    client = next(one for one in DEMO_CLIENTS if one.name == name)
+    client = next(demo_client for demo_client in DEMO_CLIENTS if demo_client.name == name)
     typed, files = {**client.entries, **body_readings(client)}, []
     for index, shot in enumerate(client.photos):
         id, rear = f"shot{index}", isinstance(shot.shows, Rear)
@@ -194,9 +194,9 @@ def _photograph(
 ) -> None:
     """Draw one, keep it, and place its points."""
     rear = isinstance(shot.shows, Rear)
-    made = _drawn(shot)
+    photograph = _drawn(shot)
     kept = photos.add(
-        member, typist.visit_id, uuid5(SPACE, f"{typist.visit_id} {index}"), made.jpeg
+        member, typist.visit_id, uuid5(SPACE, f"{typist.visit_id} {index}"), photograph.jpeg
     )
     start = f"look.photo.{kept.id}"
     said = {
@@ -204,7 +204,7 @@ def _photograph(
         "posture": "standing" if shot.standing else "seated",
         "when": shot.when,
         "known": format_length(STAFF_MM, "cm"),
-        **made.typed(),
+        **photograph.typed(),
     }
     typist.type_all({f"{start}.{name}": typed for name, typed in said.items()})
 

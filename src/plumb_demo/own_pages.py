@@ -124,13 +124,15 @@ def load_own_pages(
         own.send(who, round)
 
 
-def _links(pages: OwnPages, records: Records, accounts: Accounts, at: datetime) -> LinkService:
-    return LinkService(pages, records, accounts, MailService(pages, None, lambda: at), lambda: at)
+def _links(pages: OwnPages, records: Records, accounts: Accounts, moment: datetime) -> LinkService:
+    return LinkService(
+        pages, records, accounts, MailService(pages, None, lambda: moment), lambda: moment
+    )
 
 
-def _own(pages: OwnPages, records: Records, accounts: Accounts, at: datetime) -> OwnPageService:
-    photos = PhotoService(records, PillowImageProcessor(), lambda: at)
-    return OwnPageService(pages, records, accounts, photos, lambda: at)
+def _own(pages: OwnPages, records: Records, accounts: Accounts, moment: datetime) -> OwnPageService:
+    photos = PhotoService(records, PillowImageProcessor(), lambda: moment)
+    return OwnPageService(pages, records, accounts, photos, lambda: moment)
 
 
 def _caller(pages: OwnPages, link_id: UUID, practice: Practice) -> OwnCaller:

@@ -228,12 +228,17 @@ def photograph_side(
     angles: Angles, camera: Camera = Camera(), *, standing: bool = False
 ) -> Photograph:
     """A picture from the client's right side; they look to the right."""
-    at = side_joints(angles, standing=standing)
-    solids = {name: (x, y, LANDMARKS[name].depth) for name, (x, y) in at.items()}
+    all_values = side_joints(angles, standing=standing)
+    solids = {name: (x, y, LANDMARKS[name].depth) for name, (x, y) in all_values.items()}
     sheet = _stage(camera)
-    hip, shoulder, c7, ear = at["hip"], at["shoulder"], at["c7"], at["ear"]
-    top, foot = at["screen_top"], at["screen_bottom"]
-    desk = at["wrist"][1] - 45
+    hip, shoulder, c7, ear = (
+        all_values["hip"],
+        all_values["shoulder"],
+        all_values["c7"],
+        all_values["ear"],
+    )
+    top, foot = all_values["screen_top"], all_values["screen_bottom"]
+    desk = all_values["wrist"][1] - 45
     if not standing:
         sheet.box(
             [
@@ -251,7 +256,7 @@ def photograph_side(
         )
     sheet.limb([(top[0] + 18, top[1], 0), (foot[0] + 18, foot[1], 0)], 34, SCREEN)
     sheet.limb([(foot[0] + 40, foot[1] + 60, 0), (foot[0] + 60, desk, 0)], 30, METAL)
-    edge = at["wrist"][0] - 120
+    edge = all_values["wrist"][0] - 120
     sheet.box(
         [(edge, desk, 0), (edge + 800, desk, 0), (edge + 800, desk - 28, 0), (edge, desk - 28, 0)],
         WOOD,
@@ -271,16 +276,18 @@ def photograph_side(
     sheet.limb([solids["elbow"], solids["wrist"]], 74, SKIN)
     sheet.limb([solids["wrist"], solids["knuckle"]], 50, SKIN)
     points = _measured(sheet, solids)
-    sheet.mark({name: points[name] for name in at if not name.startswith(("screen", "other"))})
+    sheet.mark(
+        {name: points[name] for name in all_values if not name.startswith(("screen", "other"))}
+    )
     return Photograph(jpeg=sheet.jpeg(), points=points)
 
 
 def photograph_rear(rear: Rear, camera: Camera = Camera()) -> Photograph:
     """A picture from behind: the client's right is on the right."""
-    at = rear_joints(rear)
-    solids = {name: (x, y, 0.0) for name, (x, y) in at.items()}
+    all_values = rear_joints(rear)
+    solids = {name: (x, y, 0.0) for name, (x, y) in all_values.items()}
     sheet = _stage(camera)
-    c7 = at["c7"]
+    c7 = all_values["c7"]
     sheet.box([(-520, 700, -500), (520, 700, -500), (520, 672, -500), (-520, 672, -500)], WOOD)
     sheet.box([(-270, 1240, -550), (270, 1240, -550), (270, 930, -550), (-270, 930, -550)], SCREEN)
     sheet.box([(-230, 470, 0), (230, 470, 0), (230, 400, 0), (-230, 400, 0)], METAL)
@@ -298,11 +305,11 @@ def photograph_rear(rear: Rear, camera: Camera = Camera()) -> Photograph:
     sheet.limb([(c7[0], c7[1] - 20, 0), (c7[0], c7[1] + 90, 0)], 110, SKIN)
     sheet.dot((c7[0], c7[1] + 165, 0), 105, LINE)
     for hand in ("left", "right"):
-        elbow = at[f"elbow_{hand}"]
+        elbow = all_values[f"elbow_{hand}"]
         sheet.limb([solids[f"shoulder_{hand}"], solids[f"elbow_{hand}"]], 100, "#6b8496")
         sheet.limb([(*elbow, 0), (elbow[0] * 0.8, elbow[1] - 10, -200)], 74, SKIN)
     points = _measured(sheet, solids)
-    sheet.mark({name: points[name] for name in at})
+    sheet.mark({name: points[name] for name in all_values})
     return Photograph(jpeg=sheet.jpeg(), points=points)
 
 

@@ -44,7 +44,7 @@ def test_conditions_stand_until_they_are_answered_or_cleared_from_a_day(owner, a
     assert not [row for row in worked["rows"] if row["posture"] == "standing" and row["left"]]
     assert worked["why_not_standing"]
     checks = owner.http.get(f"/api/visits/{again}/report").json()["checks"]
-    asked = {one["path"] for one in checks if one["group"] == "Not asked about again"}
+    asked = {check["path"] for check in checks if check["group"] == "Not asked about again"}
     assert asked >= {"ask.care.dizziness", "ask.care.surgery"}
     owner.type(again, "ask.consent.notes", "yes")
     owner.type(again, "ask.care.surgery", "no")
@@ -97,8 +97,8 @@ def test_an_open_red_flag_holds_back_its_region_until_a_clinician_has_answered(o
     }
     assert neck["screen_top"] in ("not_today", "as_found", "not_recorded")
     moves = owner.http.get(f"/api/visits/{again}/movements").json()["programme"]
-    assert any("wait until a clinician has answered" in one for one in moves["rules"])
-    assert not [one for one in moves["chosen"] if "neck" in one["why"].lower()]
+    assert any("wait until a clinician has answered" in move for move in moves["rules"])
+    assert not [move for move in moves["chosen"] if "neck" in move["why"].lower()]
     for part, typed in {
         "answer": "cleared",
         "answered_by": "Dr Quill",
@@ -106,4 +106,4 @@ def test_an_open_red_flag_holds_back_its_region_until_a_clinician_has_answered(o
     }.items():
         assert owner.type(again, f"{flag}.{part}", typed).status_code == 200
     moves = owner.http.get(f"/api/visits/{again}/movements").json()["programme"]
-    assert not any("wait until" in one for one in moves["rules"])
+    assert not any("wait until" in move for move in moves["rules"])

@@ -77,7 +77,7 @@ def test_a_link_ends_by_time_by_another_one_and_by_being_withdrawn(
     assert choose(owner, first).status_code == 404
     clock.pass_by(minutes=1)
     deliver()
-    letters = [one.text for one in FolderInbox(mail_folder).letters()]
+    letters = [letter.text for letter in FolderInbox(mail_folder).letters()]
     [second] = {LINK.search(text)[1] for text in letters} - {first}
     clock.pass_by(days=7)
     assert choose(owner, second).status_code == 404
@@ -111,7 +111,7 @@ def test_a_forgotten_password_is_set_anew_by_mail_and_nobody_is_told_who_is_here
         page.http.post("/api/forgotten", json={"email": email})
         for email in (office.practitioner.email, f"{uuid4()}@saltmere.example")
     ]
-    assert [(one.status_code, one.text) for one in answers] == [(202, "null")] * 2
+    assert [(answer.status_code, answer.text) for answer in answers] == [(202, "null")] * 2
     deliver()
     [letter] = FolderInbox(mail_folder).letters()
     assert letter.to == office.practitioner.email
@@ -135,7 +135,7 @@ def test_a_letter_in_hand_when_its_worker_died_is_sent_after_all(
     assert FolderInbox(mail_folder).letters() == []
     deliver(give_back=True)
     deliver()
-    assert [one.to for one in FolderInbox(mail_folder).letters()] == ["late@saltmere.example"]
+    assert [letter.to for letter in FolderInbox(mail_folder).letters()] == ["late@saltmere.example"]
 
 
 def test_a_mail_that_nobody_takes_is_seen_by_the_owner_and_let_go(owner, colleague, deliver):

@@ -153,8 +153,8 @@ def test_wrong_passwords_wait_alike_whether_anybody_has_the_address(guest, offic
     email = office.owner.email if known else f"{uuid4()}@saltmere.example"
     give = {"email": email, "password": "wrong"}
     answers = [guest.http.post("/api/session", json=give) for _ in range(6)]
-    assert [one.status_code for one in answers] == [401] * 5 + [429]
-    assert len({one.text for one in answers[:5]}) == 1
+    assert [answer.status_code for answer in answers] == [401] * 5 + [429]
+    assert len({answer.text for answer in answers[:5]}) == 1
     assert 0 < int(answers[-1].headers["retry-after"]) <= 31
     clock.pass_by(seconds=31)
     assert guest.http.post("/api/session", json=give).status_code == 401

@@ -29,22 +29,22 @@ def put_periods(page, **periods):
 @pytest.fixture
 def visit(owner, clock):
     """A visit with entries and a photograph."""
-    made = owner.new_visit()
+    result = owner.new_visit()
     fill(
         owner,
-        made,
+        result,
         "Odile",
         **{"ask.consent.photographs": "yes", "report.follow_up": weeks_on(clock)},
     )
     picture = photograph_side(Angles(neck=30, elbow=100), Camera(distance=3000)).jpeg
     photo = "00000000-0000-4000-8000-0000000000a1"
     answer = owner.http.put(
-        f"/api/visits/{made}/photos/{made[:24]}{photo[24:]}",
+        f"/api/visits/{result}/photos/{result[:24]}{photo[24:]}",
         content=picture,
         headers={"Content-Type": "image/jpeg"},
     )
     assert answer.status_code == 200, answer.text
-    return made
+    return result
 
 
 def client_of(page, visit):

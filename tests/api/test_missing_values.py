@@ -43,8 +43,11 @@ class Visit:
         answers = [self.page.http.get(f"/api/visits/{self.id}/{view}") for view in views]
         for path in paths:
             self.write(path, self.entries[path]["typed"])
-        assert [one.status_code for one in answers] == [200] * len(views), (paths, answers[0].text)
-        return [one.json() for one in answers]
+        assert [answer.status_code for answer in answers] == [200] * len(views), (
+            paths,
+            answers[0].text,
+        )
+        return [answer.json() for answer in answers]
 
 
 @pytest.fixture

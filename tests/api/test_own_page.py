@@ -288,7 +288,7 @@ def test_mail_holds_the_link_alone_is_tried_again_and_comes_once(
     assert owner.http.post(send).status_code == 202
     for _ in range(4):
         deliver()
-    inbox = [one for one in FolderInbox(mail_folder).letters() if made["url"] in one.text]
+    inbox = [letter for letter in FolderInbox(mail_folder).letters() if made["url"] in letter.text]
     assert len(inbox) == 1
     [sent] = mails(owner, made)
     assert (sent["state"], sent["tries"]) == ("sent", 3)
@@ -310,11 +310,11 @@ def test_mail_that_will_never_be_taken_is_told_and_a_closed_link_sends_none(
     made = owner.http.post("/api/links", json={"visit_id": visit, "kind": "before"}).json()
     owner.http.post(f"/api/links/{made['link']['id']}/mail")
     deliver()
-    assert [(one["state"], one["tries"]) for one in mails(owner, made)] == [("failed", 1)]
+    assert [(mail["state"], mail["tries"]) for mail in mails(owner, made)] == [("failed", 1)]
     owner.http.post(f"/api/links/{made['link']['id']}/mail")
     owner.http.delete(f"/api/links/{made['link']['id']}")
     deliver()
-    assert sorted(one["state"] for one in mails(owner, made)) == ["dropped", "failed"]
+    assert sorted(mail["state"] for mail in mails(owner, made)) == ["dropped", "failed"]
     none = owner.add("clients", name="Nobody's").json()
     visit = owner.add("visits", client_id=none["id"]).json()["id"]
     made = owner.http.post("/api/links", json={"visit_id": visit, "kind": "before"}).json()
@@ -325,7 +325,7 @@ def test_mail_that_will_never_be_taken_is_told_and_a_closed_link_sends_none(
 def test_checks_are_asked_for_on_their_day_and_not_once_they_are_sent(owner, app, after, clock):
     send = f"/api/links/{after['link']['id']}/mail"
     owner.http.post(send)
-    due = sorted(one["due_at"][:10] for one in mails(owner, after) if one["kind"] == "check")
+    due = sorted(mail["due_at"][:10] for mail in mails(owner, after) if mail["kind"] == "check")
     rounds = [one["due_on"] for one in after["link"]["rounds"]]
     assert due == rounds
     owner.http.post(send)  # the link again, the checks as they were

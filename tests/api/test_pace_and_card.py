@@ -35,7 +35,7 @@ def test_a_day_is_laid_out_within_limits_that_are_lifted_one_by_one(owner):
     chosen = moves["programme"]["chosen"]
     assert 3 <= len(chosen) <= 5
     assert all(moves["figures"][one["id"]] for one in chosen)
-    assert any("head turned" in one["because"] for one in moves["programme"]["left_out"])
+    assert any("head turned" in move["because"] for move in moves["programme"]["left_out"])
 
 
 def test_no_hours_no_day(owner):

@@ -26,7 +26,7 @@ def test_a_visit_leaves_its_trace_in_order_without_what_it_holds(owner, clock):
     for at, typed in enumerate(("46", "47", "48")):
         owner.type(visit, "look.found.seat", typed, version=at)
     owner.http.get(f"/api/visits/{visit}/report.pdf")
-    told = [(one["act"], one["what"], one["client"]) for one in reversed(lines(owner))]
+    told = [(line["act"], line["what"], line["client"]) for line in reversed(lines(owner))]
     assert told == [
         ("sign_in", "", ""),
         ("change", "client", "Odile Marrick"),
@@ -47,14 +47,14 @@ def test_what_failed_leaves_none_and_a_refused_sign_in_does(owner, app, office):
     for _ in range(8):  # who floods the sign-in does not fill the trail
         Page(app).sign_in(office.owner, "wrong")
     Page(app).http.post("/api/session", json={"email": "no@body.example", "password": "x"})
-    assert [one["act"] for one in lines(owner)] == ["refused", "sign_in"]
+    assert [line["act"] for line in lines(owner)] == ["refused", "sign_in"]
 
 
 def test_who_is_let_in_is_no_client(owner):
     body = {"email": f"{uuid4()}@saltmere.example", "name": "Nell", "role": "reader"}
     assert owner.add("members", **body, password="four quiet harbour lamps").status_code == 201
     assert [
-        (one["act"], one["client_id"], one["client"]) for one in lines(owner, act="manage")
+        (line["act"], line["client_id"], line["client"]) for line in lines(owner, act="manage")
     ] == [("manage", None, "")]
 
 
@@ -65,7 +65,7 @@ def test_an_erasure_is_proved_by_what_stays(owner):
     mine = lines(owner, client=client)
     assert next((one["act"], one["client"]) for one in mine) == ("erase", "erased client")
     assert "Marrick" not in str(mine)
-    assert [one["act"] for one in lines(owner, act="erase")] == ["erase"]
+    assert [line["act"] for line in lines(owner, act="erase")] == ["erase"]
 
 
 def test_only_an_owner_of_the_practice_reads_it(owner, app, office, stranger, reader):
@@ -75,7 +75,7 @@ def test_only_an_owner_of_the_practice_reads_it(owner, app, office, stranger, re
     for page in (other, reader):
         assert page.http.get("/api/trail").status_code == 403
         assert page.http.get("/api/trail.csv").status_code == 403
-    assert {one["who"] for one in lines(stranger)} == {"Owner"}
+    assert {line["who"] for line in lines(stranger)} == {"Owner"}
     assert len(lines(stranger)) == 1
     sheet = owner.http.get("/api/trail.csv").text.splitlines()
     assert sheet[0].startswith("number,at,who,act")
@@ -136,18 +136,18 @@ def test_an_export_names_each_client_whose_data_left_and_a_refusal_stands_too(ow
         owner.type(visit, "ask.consent.notes", "yes")
         owner.type(visit, "measure.stature.first", "165")
     assert owner.http.get("/api/exchange", params={"format": "json"}).status_code == 200
-    exported = [one["client"] for one in lines(owner, act="export")]
+    exported = [line["client"] for line in lines(owner, act="export")]
     assert sorted(exported) == ["Bram Tolliver", "Odile Marrick"]
     odile = owner.http.get(f"/api/visits/{visits[0]}").json()["client"]["id"]
-    assert [one["says"] for one in lines(owner, act="export", client=odile)] == ["Exported"]
+    assert [line["says"] for line in lines(owner, act="export", client=odile)] == ["Exported"]
     archive = owner.http.get(f"/api/clients/{odile}/archive.zip")
     with ZipFile(io.BytesIO(archive.content)) as folder:
         own_list = folder.read(next(name for name in folder.namelist() if "trail" in name))
     assert b"Exported" in own_list
     assert owner.http.get(f"/api/visits/{visits[0]}/device").status_code == 200
-    carried = [one["act"] for one in lines(owner, client=odile)]
+    carried = [line["act"] for line in lines(owner, client=odile)]
     assert "carry" in carried
-    assert "carry" not in [one["act"] for one in lines(owner, client=odile, carried=False)]
+    assert "carry" not in [line["act"] for line in lines(owner, client=odile, carried=False)]
     assert reader.http.get(f"/api/visits/{visits[0]}").status_code == 403
     [refused] = lines(owner, act="refused")
     assert (refused["what"], refused["client"], refused["who"]) == (
@@ -166,7 +166,7 @@ def test_an_import_sent_as_json_leaves_its_line(owner):
         "/api/exchange", content=file.encode(), headers={"Content-Type": "application/json"}
     )
     assert sent.status_code == 201, sent.text
-    assert [one["act"] for one in lines(owner, act="import")] == ["import"]
+    assert [line["act"] for line in lines(owner, act="import")] == ["import"]
 
 
 def test_what_can_not_be_noted_is_not_done(owner, monkeypatch):

@@ -250,7 +250,7 @@ def test_a_client_is_exported_whole_and_imported_as_a_new_one(owner, stranger):
     assert made.json()["id"] != client["id"]
     twins = [one for one in owner.http.get("/api/visits").json() if one["client"] == client["name"]]
     assert len(twins) == 2
-    rows = [owner.worked(one["id"])["rows"][0]["setting"] for one in twins]
+    rows = [owner.worked(twin["id"])["rows"][0]["setting"] for twin in twins]
     assert rows[0] == rows[1]
 
 

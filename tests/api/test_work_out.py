@@ -25,7 +25,7 @@ def test_a_visit_begins_with_what_the_practice_has_chosen_and_stays_with_it(owne
     owner.type(visit, "work.policy.elbow", "never_under")
     worked = owner.worked(visit)
     assert worked["bundle"] == {"elbow": "never_under"}
-    chosen = {one["question"]: one for one in rows(worked)["seated.surface"]["about"]["chosen"]}
+    chosen = {row["question"]: row for row in rows(worked)["seated.surface"]["about"]["chosen"]}
     assert (chosen["elbow"]["position"], chosen["elbow"]["usual"]) == (
         "Never under 90, target 100",
         False,

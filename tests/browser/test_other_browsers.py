@@ -102,11 +102,11 @@ class Hand:
     def until(self, script, *args):
         """The first answer of a script that is there."""
         deadline = time.monotonic() + PATIENCE_S
-        while not (found := self.run(script, args)):
+        while not (result := self.run(script, args)):
             page = self.run("return document.body.innerText", [])
             assert time.monotonic() < deadline, f"{args}: {page}"
             time.sleep(0.1)
-        return found
+        return result
 
     def writes(self, words):
         """Wait until the browser has written down where it has been, and with it what came before."""

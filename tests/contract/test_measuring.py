@@ -133,9 +133,9 @@ def test_pairs_of_readings_count_for_who_took_both(ports, started, clock):
         (owner.id, "stature", 3.5),
         (colleague.id, "knee_height", 3.5),
     }
-    assert [one.dimension for one in ports[3].differences(office.practice.id, owner.id)] == [
-        "stature"
-    ]
+    assert [
+        difference.dimension for difference in ports[3].differences(office.practice.id, owner.id)
+    ] == ["stature"]
     assert ports[3].differences(make_office(ports[0]).practice.id) == []
 
 

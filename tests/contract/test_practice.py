@@ -103,7 +103,7 @@ def test_who_left_is_out_and_their_address_is_free(ports, started, clock):
     accounts.remove_member(office.practice.id, gone.id, clock())
     assert accounts.sessions(gone.id, clock()) == []
     assert accounts.member_by_email(gone.email) is None
-    assert gone.name not in {one.name for one in accounts.members(office.practice.id)}
+    assert gone.name not in {member.name for member in accounts.members(office.practice.id)}
     with pytest.raises(NotFound):
         accounts.change_member(gone)
     again = accounts.add_member(replace(gone, id=uuid4()))
@@ -169,7 +169,7 @@ def test_bundles_have_one_default_and_change_upon_their_version(policies):
         store.add_bundle(bundle(office))
     second = bundle(office, "Second", is_default=True)
     store.add_bundle(second)
-    assert [(one.name, one.is_default) for one in store.bundles(office.practice.id)] == [
+    assert [(bundle.name, bundle.is_default) for bundle in store.bundles(office.practice.id)] == [
         ("House", False),
         ("Second", True),
     ]
@@ -183,4 +183,4 @@ def test_bundles_have_one_default_and_change_upon_their_version(policies):
     with pytest.raises(NotFound):
         store.drop_bundle(stranger.practice.id, first.id)
     store.drop_bundle(office.practice.id, first.id)
-    assert [one.is_default for one in store.bundles(office.practice.id)] == [False]
+    assert [bundle.is_default for bundle in store.bundles(office.practice.id)] == [False]

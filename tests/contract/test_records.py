@@ -265,7 +265,7 @@ def test_lists_hold_what_waits_and_are_searched_a_page_at_a_time(ports, started,
     assert waiting(member_id=new_id()) == {}
     assert records.last_visits(mine, [others[0].id])[others[0].id][0] == day
     assert [id for id, name, _ in records.client_names(mine) if name.startswith("Odile 0")] == [
-        one.id for one in others
+        other.id for other in others
     ]
     assert {one for one, *_ in records.visit_keys(mine)} == {
         line.visit.id for line in records.visits(mine)

@@ -17,13 +17,17 @@ class FakeMeasuring:
                 raise AlreadyThere("There is one of this name already.")
 
     def _mine(self, kept, practice_id, id):
-        found = kept.get(id)
-        if found is None or found.practice_id != practice_id:
+        result = kept.get(id)
+        if result is None or result.practice_id != practice_id:
             raise NotFound("There is no such thing.")
-        return found
+        return result
 
     def lists(self, practice_id):
-        mine = [one for one in self.kept_lists.values() if one.practice_id == practice_id]
+        mine = [
+            kept_list
+            for kept_list in self.kept_lists.values()
+            if kept_list.practice_id == practice_id
+        ]
         return sorted(mine, key=lambda one: one.name)
 
     def add_list(self, kept):
@@ -43,7 +47,11 @@ class FakeMeasuring:
         del self.kept_lists[list_id]
 
     def tables(self, practice_id):
-        mine = [one for one in self.kept_tables.values() if one.practice_id == practice_id]
+        mine = [
+            kept_table
+            for kept_table in self.kept_tables.values()
+            if kept_table.practice_id == practice_id
+        ]
         return sorted(mine, key=lambda one: one.name)
 
     def add_table(self, table):

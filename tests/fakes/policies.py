@@ -10,18 +10,18 @@ class FakePolicies:
         self.kept = {}
 
     def _mine(self, practice_id, bundle_id):
-        found = self.kept.get(bundle_id)
-        if found is None or found.practice_id != practice_id:
+        result = self.kept.get(bundle_id)
+        if result is None or result.practice_id != practice_id:
             raise NotFound("There is no such bundle.")
-        return found
+        return result
 
     def _settle(self, bundle):
         others = [one for one in self.bundles(bundle.practice_id) if one.id != bundle.id]
-        if any(one.name == bundle.name for one in others):
+        if any(other.name == bundle.name for other in others):
             raise AlreadyThere("A rule set with this name already exists.")
-        for one in others if bundle.is_default else ():
-            if one.is_default:
-                self.kept[one.id] = replace(one, is_default=False, version=one.version + 1)
+        for other in others if bundle.is_default else ():
+            if other.is_default:
+                self.kept[other.id] = replace(other, is_default=False, version=other.version + 1)
 
     def bundles(self, practice_id):
         mine = [one for one in self.kept.values() if one.practice_id == practice_id]

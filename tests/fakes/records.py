@@ -31,20 +31,20 @@ class FakeRecords(DeviceRecords):
         return sorted(mine, key=lambda one: (one.started_on, str(one.id)))
 
     def client_names(self, practice_id):
-        return [(one.id, one.name, one.work) for one in self.clients(practice_id)]
+        return [(client.id, client.name, client.work) for client in self.clients(practice_id)]
 
     def last_visits(self, practice_id, clients):
-        lines = [one for one in self.visits(practice_id) if one.client.id in clients]
-        return {one.client.id: (one.visit.started_on, one.follow_up) for one in reversed(lines)}
+        lines = [visit for visit in self.visits(practice_id) if visit.client.id in clients]
+        return {line.client.id: (line.visit.started_on, line.follow_up) for line in reversed(lines)}
 
     def visit_keys(self, practice_id):
         lines = self.visits(practice_id)
-        return [(one.visit.id, one.client.id, one.visit.member_id) for one in lines]
+        return [(line.visit.id, line.client.id, line.visit.member_id) for line in lines]
 
     def visits_waiting(self, practice_id, *, soon, latest, most, member_id):
         every = self.visits(practice_id)
         lines = [one for one in every if member_id in (None, one.visit.member_id)]
-        newest = {one.visit.id for one in [one for one in lines if one.signed_at][:latest]}
+        newest = {one.visit.id for one in [line for line in lines if line.signed_at][:latest]}
         days = {}
         for one in every:
             days.setdefault(one.client.id, one.visit.started_on)

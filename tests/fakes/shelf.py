@@ -10,10 +10,10 @@ class FakeShelf:
         self.records, self.kept = records, {}
 
     def _mine(self, practice_id, item_id):
-        found = self.kept.get(item_id)
-        if found is None or found.practice_id != practice_id:
+        result = self.kept.get(item_id)
+        if result is None or result.practice_id != practice_id:
             raise NotFound("That item is no longer on the shelf.")
-        return found
+        return result
 
     def _free(self, item):
         for other in self.kept.values():

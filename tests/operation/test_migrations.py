@@ -94,7 +94,10 @@ def test_a_visit_of_the_first_version_is_whole_after_the_last(fresh):
         "work.finding.seated-armrest_gap.verdict": "dismissed",
     }
     members = SqlAccounts(fresh).members(keys["practice"])
-    assert [(one.name, one.sees_health) for one in members] == [("Ines", True), ("Ruth", False)]
+    assert [(member.name, member.sees_health) for member in members] == [
+        ("Ines", True),
+        ("Ruth", False),
+    ]
     assert (working.photos, working.earlier, working.visit.errors) == ((), (), {})
 
 
@@ -114,7 +117,7 @@ def shape(made):
 
 def released():
     scripts = ScriptDirectory(str(engine.Path(engine.__file__).parent / "migrations"))
-    return [one.revision for one in scripts.walk_revisions()][::-1]
+    return [walk_revision.revision for walk_revision in scripts.walk_revisions()][::-1]
 
 
 def test_each_released_schema_goes_up_and_back_with_what_is_kept_in_it(fresh):

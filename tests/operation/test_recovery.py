@@ -44,10 +44,10 @@ def answers(port):
 
 def until(told, seconds=150):
     deadline = time.monotonic() + seconds
-    while not (found := told()):
+    while not (result := told()):
         assert time.monotonic() < deadline
         time.sleep(0.1)
-    return found
+    return result
 
 
 def processes(words, *, under):

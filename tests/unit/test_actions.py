@@ -31,10 +31,10 @@ def assessed(case, left=BOTH):
 
 
 def test_every_quantity_is_a_setting_and_every_mechanism_is_known():
-    assert {one.name for one in fields(Settings)} == set(QUANTITIES)
+    assert {field.name for field in fields(Settings)} == set(QUANTITIES)
     rules = [rule for _, some in RULES for rule in some] + list(HABIT_RULES)
     assert {rule.mechanism for rule in rules} <= set(MECHANISMS)
-    assert {one.joint for one in QUANTITIES.values()} - {""} <= set(JOINTS)
+    assert {quantity.joint for quantity in QUANTITIES.values()} - {""} <= set(JOINTS)
     orders = [one.order for one in quantities_set("seated")]
     assert orders == sorted(set(orders))
 
@@ -55,20 +55,20 @@ def test_a_piece_with_one_place_stands_there():
     visit = analysed(**values, **{"look.found.seat_depth": None})
     state = visit.assessment.found[0].setting("seat_depth")
     assert (state.value, state.known) == (480.0, "declared")
-    finding = next(one for one in visit.findings if one.id == "seated.seat_depth")
+    finding = next(finding for finding in visit.findings if finding.id == "seated.seat_depth")
     assert finding.state == "off"
     assert "as the piece says" in finding.evidence[0]
 
 
 def test_causes_carry_their_direction_their_evidence_and_what_they_explain():
     visit = analysed()
-    causes = {one.id: one for one in cause_views(visit.causes().causes)}
+    causes = {cause_view.id: cause_view for cause_view in cause_views(visit.causes().causes)}
     assert causes["feet"].title == "The feet hang"
     assert causes["hands_height"].title == "The keys are above the hands"
     assert {"seated.feet", "seated.seat", "habit_feet_hanging"} <= set(causes["feet"].findings)
     assert any("thigh" in felt for felt in causes["feet"].explains)
-    shown = [id for one in causes.values() for id in one.findings]
-    off = [one.id for one in visit.findings if one.state == "off"]
+    shown = [id for cause in causes.values() for id in cause.findings]
+    off = [finding.id for finding in visit.findings if finding.state == "off"]
     assert sorted(shown) == sorted(off)
 
 
@@ -79,15 +79,15 @@ def test_discomfort_that_nothing_explains_is_said():
 
 def test_what_is_dismissed_is_no_evidence_and_no_action():
     visit = analysed(**{"work.finding.habit_perching.verdict": "dismissed"})
-    back = next(one for one in visit.causes().causes if one.id == "back")
+    back = next(cause for cause in visit.causes().causes if cause.id == "back")
     assert "habit_perching" not in back.findings
-    assert "habit_perching" not in {one.id for one in visit.actions()}
+    assert "habit_perching" not in {action.id for action in visit.actions()}
 
 
 def test_an_action_is_done_by_its_setting_or_by_the_practitioners_word():
     seat = analysed().result.row("seated", "seat").setting
     said = {"set.seated.seat": seat + 3, "set.action.room_stored.state": "later"}
-    states = {one.id: one.state for one in analysed(**said).actions()}
+    states = {action.id: action.state for action in analysed(**said).actions()}
     assert (states["set.seated.seat"], states["set.seated.surface"]) == ("done", "open")
     assert states["room_stored"] == "later"
 
@@ -101,13 +101,13 @@ def step(**said):
     visit = analysed(**values)
     actions = visit.actions()
     view = next(
-        one
-        for one in action_views(
+        action_view
+        for action_view in action_views(
             actions, visit.causes().causes, "cm", {"seat": "Lever, right front"}
         )
-        if one.id == "set.seated.seat"
+        if action_view.id == "set.seated.seat"
     )
-    return next(one for one in actions if one.id == "set.seated.seat"), view
+    return next(action for action in actions if action.id == "set.seated.seat"), view
 
 
 @pytest.mark.parametrize(
@@ -127,7 +127,9 @@ def test_pain_and_the_test_on_the_person_overrule_the_number(said, state, remark
     assert remark in view.remark
     assert view.lever == "Lever, right front"
     assert view.tolerance.startswith("± 0.5")
-    assert {"Feet light on the floor", "Knees above hips"} <= {one.reason for one in view.nudges}
+    assert {"Feet light on the floor", "Knees above hips"} <= {
+        nudge.reason for nudge in view.nudges
+    }
 
 
 def test_what_can_not_be_done_today_has_an_owner_and_a_day():
@@ -135,16 +137,16 @@ def test_what_can_not_be_done_today_has_an_owner_and_a_day():
     values = {f"set.action.set-seated-seat.{name}": value for name, value in said.items()}
     visit = analysed(**values)
     view = next(
-        one
-        for one in action_views(visit.actions(), visit.causes().causes, "cm")
-        if one.id == "set.seated.seat"
+        action_view
+        for action_view in action_views(visit.actions(), visit.causes().causes, "cm")
+        if action_view.id == "set.seated.seat"
     )
     assert (view.state, view.who, view.when) == ("later", "Workplace", "by 3 December 2026")
     assert view.remark == "Not today: it is locked or broken."
     values["set.action.set-seated-seat.because"] = "unwanted"
     visit = analysed(**values)
     views = action_views(visit.actions(), visit.causes().causes, "cm")
-    view = next(one for one in views if one.id == "set.seated.seat")
+    view = next(view for view in views if view.id == "set.seated.seat")
     assert (view.state, view.remark) == ("later", "Not wanted.")
 
 
@@ -158,13 +160,17 @@ def test_an_aim_that_moves_under_what_was_set_is_said():
 
 def test_steps_follow_from_what_rests_on_what():
     visit = analysed(**{"look.room.trips": "wrong", "look.support.footrest": "no"})
-    steps = [one.id for one in set_steps(visit.actions())]
+    steps = [set_step.id for set_step in set_steps(visit.actions())]
     place = {id: at for at, id in enumerate(steps)}
     assert steps[0] == "room_trips"  # what is unsafe comes before all else
     order = [f"set.{row.posture}.{row.key}" for row in working_order(visit.case, visit.result)]
     assert [id for id in steps if id.startswith("set.")] == order
     assert place["set.seated.surface"] < place["set.seated.seat"]  # this desk can't move
-    added = next(one for one in visit.actions() if one.kind == "add" and one.group == "feet_chair")
+    added = next(
+        action
+        for action in visit.actions()
+        if action.kind == "add" and action.group == "feet_chair"
+    )
     assert place[added.id] < place["set.seated.seat"]
     standing = [at for id, at in place.items() if id.startswith("set.standing")]
     seated = [at for id, at in place.items() if id.startswith("set.seated")]
@@ -179,7 +185,9 @@ def test_what_is_arranged_comes_before_what_is_set_with_it_and_has_a_test_of_its
     hands = next(at for at, one in enumerate(steps) if one.kind == "set" and one.group == "hands")
     for id in ("keyboard_feet", "keyboard_turned"):
         assert place[id] < hands
-        view = next(one for one in action_views(steps, (), "cm") if one.id == id)
+        view = next(
+            action_view for action_view in action_views(steps, (), "cm") if action_view.id == id
+        )
         assert view.check.startswith("Wrists straight")
         assert not view.settled
     said = {"set.action.keyboard_feet.word": "hurts"}
@@ -191,14 +199,14 @@ def test_the_pair_says_how_each_number_is_known_and_which_three_are_measured_aga
     name = "Odile Marrick"
     rows, moves = (found := analysed(name)).rows("cm"), found.result.moves
     open_pair = pair_view(rows, moves)
-    again = [one.key for one in open_pair.lines if one.again]
+    again = [line.key for line in open_pair.lines if line.again]
     assert again == ["surface", "distance", "screen_top"]
     assert len(open_pair.open) == 3
     said = {f"set.standing.{key}": 1000.0 for key in again}
     said |= {"set.seated.surface.aimed": 660.0, "set.standing.surface.by": "display"}
     visit = analysed(name, **said)
     pair = pair_view(visit.rows("cm"), visit.result.moves)
-    surface = next(one for one in pair.lines if one.key == "surface")
+    surface = next(line for line in pair.lines if line.key == "surface")
     assert (surface.seated_by, surface.standing_by) == (
         "set, not measured",
         "from the desk's display",
@@ -208,19 +216,19 @@ def test_the_pair_says_how_each_number_is_known_and_which_three_are_measured_aga
 
 def test_a_finding_does_not_ask_for_what_the_plan_adds():
     hours = {"ask.hours.calls": 3.0, "look.support.headset": "no"}
-    room = {one.id for one in analysed(**hours).actions()}
-    lasting = {one.id for one in analysed(**hours, **{"work.plan": "lasting"}).actions()}
+    room = {action.id for action in analysed(**hours).actions()}
+    lasting = {action.id for action in analysed(**hours, **{"work.plan": "lasting"}).actions()}
     assert "headset" in room
     assert ("add.headset" in lasting, "headset" in lasting) == (True, False)
 
 
 def test_an_action_says_from_where_to_where_and_from_what():
     visit = analysed()
-    texts = {one.id: action_text(one, "cm") for one in visit.actions()}
+    texts = {action.id: action_text(action, "cm") for action in visit.actions()}
     assert texts["set.seated.seat"] == "Seat: raise from 47.0 cm to 51.0 cm from the floor."
     assert texts["set.seated.surface"] == "Surface: leave at 74.0 cm from the floor."
     views = action_views(visit.actions(), visit.causes().causes, "in")
-    seat = next(one for one in views if one.id == "set.seated.seat")
+    seat = next(view for view in views if view.id == "set.seated.seat")
     assert (seat.text, seat.changes) == (
         "Seat: raise from 18.50 in to 20.08 in from the floor.",
         True,
@@ -251,7 +259,11 @@ def test_an_aim_that_fits_worse_is_told():
 def test_without_a_measure_set_is_a_checklist_with_the_tests_on_the_person():
     def made(**more):
         given = VisitInput(values={"look.desk.kind": "sit_stand", **more}, today=date(2026, 11, 26))
-        return {one.id: one for one in analyse_visit(given, "cm").actions() if one.kind == "set"}
+        return {
+            action.id: action
+            for action in analyse_visit(given, "cm").actions()
+            if action.kind == "set"
+        }
 
     seat = made()["set.seated.seat"]
     assert action_text(seat, "cm").startswith("Seat, by eye: Feet flat on the floor")

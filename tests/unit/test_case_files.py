@@ -125,7 +125,7 @@ def test_a_case_with_two_places_has_a_result_at_each_for_one_body():
     assert (counter.result.seated.possible, counter.result.standing.possible) == (False, True)
     assert counter.plan == "own"
     assert [one.key for one in counter.plans[-1].added] == ["keys_stack-book2"]
-    taken = [one.key for one in counter.offers if one.taken]
+    taken = [offer.key for offer in counter.offers if offer.taken]
     assert taken == ["keys_stack-book2"]
     assert {name.split(".")[0] for name in counter.order} == {"standing"}
     short = brief(case, 1)
@@ -136,7 +136,7 @@ def test_a_case_with_two_places_has_a_result_at_each_for_one_body():
 def test_precautions_of_a_case_bind_its_plans():
     steady = read_case(changed("precautions", ["dizziness"]))
     assert not steady.case().may_stand
-    assert "seat_cushion" not in {one.key for one in result_document(steady).offers}
+    assert "seat_cushion" not in {offer.key for offer in result_document(steady).offers}
 
 
 def test_a_case_lays_its_day_out_within_its_limits():
@@ -154,9 +154,9 @@ def test_a_case_lays_its_day_out_within_its_limits():
     case = read_case(json.dumps(json.loads(raw) | {"pace": chosen | by_hand}))
     day = day_of(case.pace_record(case.hours), made.case, standing_possible=True)
     spells = day_document(day, made.case)["day"]["spells"]
-    own = [one for one in spells if one["kind"] == "own"]
+    own = [spell for spell in spells if spell["kind"] == "own"]
     assert [(one["at"], one["end"], one["posture"]) for one in own] == [("9:30", "9:55", "move")]
-    assert sum(one["minutes"] for one in spells) == 6 * 60 + 45
+    assert sum(spell["minutes"] for spell in spells) == 6 * 60 + 45
     for pace, words in (
         ({"nap": 20.0}, "pace.nap: there is nothing of this name in Pace"),
         ({"spell.a1.until": "10:00"}, "pace.spell.a1.until: there is nothing of this name in Pace"),

@@ -6,7 +6,7 @@ from plain_visit import PLAIN, papers
 def test_what_a_chair_carries_is_checked_and_the_weight_never_leaves():
     def said(**more):
         workup, made = papers(PLAIN, **more, **{"ask.consent.workplace": "yes"})
-        found = {one.id: one for one in workup.analysis.findings}
+        found = {finding.id: finding for finding in workup.analysis.findings}
         return found, made.workplace.model_dump_json()
 
     heavy = {"ask.weight": 131.0}

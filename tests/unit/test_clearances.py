@@ -26,7 +26,7 @@ NAMES = [client.name for client in DEMO_CLIENTS]
 @cache
 def visit(name):
     values, _ = full_visit(name)
-    sex = next(one.sex for one in DEMO_CLIENTS if one.name == name)
+    sex = next(demo_client.sex for demo_client in DEMO_CLIENTS if demo_client.name == name)
     return analyse_visit(VisitInput(values=values, today=date(2026, 11, 25), sex=sex), "cm")
 
 
@@ -44,9 +44,11 @@ def test_the_check_sees_what_is_covered():
     scene = visit("Bram Tolliver").scene(SceneRequest(width=790, height=640))
     flag, _ = flags_of(scene)[0]
     on_the_body = replace(flag, d="M120 520L200 520L200 553L120 553Z")
-    assert any("covers" in one for one in faults(replace(scene, marks=(*scene.marks, on_the_body))))
-    twice = [one for one in scene.marks if one.role == "rule-value"][:1]
-    assert any(" on " in one for one in faults(replace(scene, marks=(*scene.marks, *twice))))
+    assert any(
+        "covers" in fault for fault in faults(replace(scene, marks=(*scene.marks, on_the_body)))
+    )
+    twice = [mark for mark in scene.marks if mark.role == "rule-value"][:1]
+    assert any(" on " in fault for fault in faults(replace(scene, marks=(*scene.marks, *twice))))
 
 
 def test_words_are_no_wider_than_the_room_kept_for_them():

@@ -32,7 +32,7 @@ def exported(loaded):
     """The demo's client with photographs and signed papers: their values and their archive."""
     world = deepcopy(loaded)
     owner = world.accounts_port.member_by_email("ines@saltmere.example")
-    line = next(one for one in world.visits.visits(owner) if one.client.startswith("Odile"))
+    line = next(visit for visit in world.visits.visits(owner) if visit.client.startswith("Odile"))
     _, archive = service(world).export(owner, line.client_id)
     again = service(world).export(owner, line.client_id)[1]
     assert again == archive

@@ -27,7 +27,7 @@ def read_back(held=(), follow_up=None, **entries):
 
 def test_every_spell_of_standing_and_moving_is_an_event_at_its_time():
     day, _, events = read_back(**{"ask.sit_stand": "used"})
-    told = [one for one in day.spells if one.posture in ("stand", "move")]
+    told = [spell for spell in day.spells if spell.posture in ("stand", "move")]
     assert len(events) == len(told)
     for event, spell in zip(events, told, strict=True):
         start = event.dtstart.value
@@ -37,7 +37,7 @@ def test_every_spell_of_standing_and_moving_is_an_event_at_its_time():
         assert event.summary.value == {"stand": "Stand", "move": "Move"}[spell.posture]
         days = list(event.getrruleset(addRDate=True))
         assert len(days) == 40
-        assert {one.weekday() for one in days} == {0, 1, 2, 3, 4}
+        assert {day.weekday() for day in days} == {0, 1, 2, 3, 4}
 
 
 def test_the_weeks_of_getting_used_come_one_after_the_other_and_the_file_is_quiet():

@@ -40,7 +40,7 @@ def test_a_free_picture_is_put_inside_its_band_and_not_on_its_end():
     case = replace(usual_case(surface=(600, 700)), person=person_limits({"dizziness": {}}))
     top = fit(case).row("seated", "screen_top")
     assert top.target - top.setting == pytest.approx(WORKED["inside_the_band"]["under_the_eye"])
-    assert [one.kind for one in top.limits] == ["inside"]
+    assert [limit.kind for limit in top.limits] == ["inside"]
 
 
 def test_a_screen_that_cannot_follow_gets_a_riser_in_for_standing_and_out_for_sitting():
@@ -52,7 +52,7 @@ def test_a_screen_that_cannot_follow_gets_a_riser_in_for_standing_and_out_for_si
     assert [one.id for one in room.added] == ["screen_stack_standing"]
     assert room.seated.screen_top == pytest.approx(worked["seated_top"])
     assert room.standing.screen_top == pytest.approx(worked["standing_top"], abs=0.1)
-    moves = {one.piece: one for one in fit(room.case).moves}
+    moves = {move.piece: move for move in fit(room.case).moves}
     assert (moves["riser"].seated, moves["riser"].standing) == (0, worked["riser"])
     assert "screen" not in moves  # the stand itself stays
 
@@ -65,7 +65,7 @@ def test_a_screen_on_the_wall_stays_on_the_wall():
     case = replace(case, workstation=hung_on_wall(case.workstation, case.found_seated))
     result = fit(case)
     assert {result.row(one, "screen_top").setting for one in ("seated", "standing")} == {top}
-    assert "screen" not in {one.piece for one in result.moves}
+    assert "screen" not in {move.piece for move in result.moves}
     assert make_plans(case).plan("room").seated.surface == pytest.approx(
         fit(at(case, screen=replace(screen, on_wall_at=Span(low=900, high=1300)))).seated.setting(
             "surface"

@@ -310,7 +310,7 @@ def test_every_habit_has_a_field_for_a_finger_tied_to_its_joint(width, posture):
     seen = {"slumping": "Often", "wrist_back": "Often, right", "weight_one_leg": ""}
     scene = draw_scene(case, fit(case), request, seen=seen)
     fields = [mark for mark in scene.marks if mark.role in ("habit-on", "habit-off")]
-    wanted = {one.id for one in HABITS.values() if one.posture == posture and one.on_figure}
+    wanted = {habit.id for habit in HABITS.values() if habit.posture == posture and habit.on_figure}
     assert {mark.part for mark in fields} == wanted
     assert {mark.part for mark in fields if mark.role == "habit-on"} == wanted & set(seen)
     boxes = []

@@ -59,7 +59,7 @@ def test_what_explains_a_posture_takes_most_of_it_away():
 
 
 def test_what_is_urgent_is_the_only_urgent_sign():
-    urgency = {one.label: one.urgency for one in RED_FLAGS.values()}
+    urgency = {red_flag.label: red_flag.urgency for red_flag in RED_FLAGS.values()}
     for made in of("urgent"):
         urgent = [at for at, one in enumerate(made.options) if urgency[one] == "urgent"]
         assert urgent == [made.right]

@@ -30,15 +30,15 @@ FAMILY = re.compile(r"measure\.\w+\.(kept|kept_at)$")
 
 def filled():
     """Every field with an answer it takes."""
-    made: dict[str, float | str] = {}
+    result: dict[str, float | str] = {}
     for path, field in FIELDS.items():
         if field.kind in ("length", "number"):
-            made[path] = field.low + 0.4 * (field.high - field.low)
+            result[path] = field.low + 0.4 * (field.high - field.low)
         elif field.kind == "choice":
-            made[path] = field.choices[0][0]
+            result[path] = field.choices[0][0]
         else:
-            made[path] = "2026-11-20" if field.kind == "date" else "Said in so many words"
-    return made
+            result[path] = "2026-11-20" if field.kind == "date" else "Said in so many words"
+    return result
 
 
 def variants():
@@ -58,7 +58,7 @@ def variants():
             fields.ask.eyewear.id: "computer",
             fields.ask.lower_lens.id: None,
             **{flag.there.id: "yes" for flag in fields.ask.flag.values()},
-            **{one.id: 1.0 for one in fields.ask.hours.values()},
+            **{hour.id: 1.0 for hour in fields.ask.hours.values()},
             fields.pace.rhythm.id: "own",
             **{one.at.id: 600.0 + 60 * at for at, one in enumerate(fields.pace.meeting.values())},
             fields.ask.other_flag.id: "urgent",

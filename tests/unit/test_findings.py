@@ -27,7 +27,7 @@ def judged(entries, *photos, unit="cm"):
     case = case_from(Record(entries))
     read = tuple(read_photo(photo) for photo in photos)
     facts = Facts(record=Record(entries), case=case, result=fit(case), photos=read, unit=unit)
-    return {one.id: one for one in findings(facts)}
+    return {finding.id: finding for finding in findings(facts)}
 
 
 def test_each_rule_asks_for_answers_that_exist_and_has_a_source_that_is_explained():

@@ -231,7 +231,7 @@ def test_keys_never_move_to_serve_a_screen(lift):
         assert kept.row(posture, "surface").setting == pytest.approx(hands)
     top = kept.row("standing", "screen_top")
     assert top.setting != pytest.approx(top.target)
-    assert [one.kind for one in top.limits] in (["stops"], ["starts"], ["fixed"])
+    assert [limit.kind for limit in top.limits] in (["stops"], ["starts"], ["fixed"])
     plan = make_plans(usual_case(lift=lift), fixes=False).plan("little")
     if lift[1] < 500:  # a screen too low gets a riser, and the desk stays
         assert "screen_riser" in {one.id for one in plan.added}

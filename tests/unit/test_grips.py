@@ -17,7 +17,7 @@ def test_a_ring_turns_what_it_is_on_by_as_much_as_the_hand():
     def rings(**tried):
         request = WhatIfRequest(tries=tried, scene=SceneRequest(grips=True), brief=True)
         grips = WhatIfSession(given).try_out(request).scene.grips
-        return {(one.posture, one.field): one for one in grips}
+        return {(grip.posture, grip.field): grip for grip in grips}
 
     def way(one):
         return degrees(atan2(one.centre_y - one.y, one.x - one.centre_x))

@@ -107,10 +107,10 @@ def test_large_ones_are_unpacked_one_at_a_time(monkeypatch):
         with gate:
             at_once += 1
             most = max(most, at_once)
-        made = unpack(self, opened)
+        result = unpack(self, opened)
         with gate:
             at_once -= 1
-        return made
+        return result
 
     monkeypatch.setattr(PillowImageProcessor, "_unpacked", watched)
     with ThreadPoolExecutor(4) as pool:

@@ -21,7 +21,9 @@ MOVES = {  # a desk that comes to whatever seat the legs ask for
 
 
 def knee(workup):
-    return next(one for one in workup.joints if one.joint == "knee" and one.posture == "seated")
+    return next(
+        joint for joint in workup.joints if joint.joint == "knee" and joint.posture == "seated"
+    )
 
 
 def test_a_knee_that_bends_no_further_sends_the_feet_forward_and_the_seat_down():

@@ -12,8 +12,11 @@ from gentle_plumb.hosting.licences import (
 def test_every_part_that_ships_is_named_with_its_licence_and_fonts_and_most_have_its_text():
     fonts, page = list(font_licences()), list(page_licences(ROOT / "web"))
     server = list(server_licences(ROOT / "requirements.lock"))
-    assert [one.part for one in fonts] == ["Barlow Semi Condensed (font)", "Hanken Grotesk (font)"]
-    assert all("SIL Open Font License" in one.text for one in fonts)
+    assert [font.part for font in fonts] == [
+        "Barlow Semi Condensed (font)",
+        "Hanken Grotesk (font)",
+    ]
+    assert all("SIL Open Font License" in font.text for font in fonts)
     names = {one.part.rpartition(" ")[0] for one in (*page, *server)}
     assert {"react", "dexie", "fastapi", "SQLAlchemy", "typst"} <= names
     assert not {"vitest", "pytest", "vite"} & names  # they build and test, and don't ship

@@ -40,7 +40,7 @@ def judged(case, entries=None):
         result=fit(case),
         unit="cm",
     )
-    return {one.id: one for one in findings(facts)}
+    return {finding.id: finding for finding in findings(facts)}
 
 
 # ---- the person --------------------------------------------------------------------------------
@@ -48,10 +48,10 @@ def judged(case, entries=None):
 
 def test_an_unsteady_seat_is_not_offered_to_who_needs_a_steady_one():
     case = usual_case(surface=(980,), seat=(400, 510))
-    high = {one.id for one in make_plans(case).fixes}
+    high = {fix.id for fix in make_plans(case).fixes}
     assert "high_chair" in high
     steady = replace(case, person=person_limits({"dizziness": {}}))
-    assert not {"high_chair", "seat_cushion"} & {one.id for one in make_plans(steady).fixes}
+    assert not {"high_chair", "seat_cushion"} & {fix.id for fix in make_plans(steady).fixes}
 
 
 def test_open_hips_lean_the_back_and_a_replaced_hip_stays_over_the_knees():
@@ -114,7 +114,7 @@ def test_no_purchase_or_plan_makes_thighs_or_feet_worse_and_what_mends_comes_fir
         for fix in worked.fixes:
             offered += 1
             assert not fix.lacks.worse_than(room.lacks), f"{number}: {fix.id}"
-        mends = [one.mends for one in worked.fixes]
+        mends = [fix.mends for fix in worked.fixes]
         assert mends == sorted(mends, reverse=True), number
         bare = solve_pair(replace(case, body=body)).seated
         for plan in worked.plans:
@@ -136,7 +136,7 @@ def test_thighs_under_a_drawer_get_the_risers_and_no_cushion():
         under="drawer",
     )
     worked = make_plans(replace(case, hours={"typing": 6}))
-    ids = [one.id for one in worked.fixes]
+    ids = [fix.id for fix in worked.fixes]
     assert ids[0] in ("risers", "sit_stand")
     assert not {"seat_cushion", "high_chair"} & set(ids)
     shown = plan_views(worked, "cm")[0][0]
@@ -170,7 +170,7 @@ def test_armrests_that_cannot_move_stay_out_of_the_desk():
     )
     seat = fit(case).row("seated", "seat")
     assert seat.setting <= 740 - 25 - 240 + 0.5
-    assert any(one.kind == "armrests" for one in seat.limits)
+    assert any(limit.kind == "armrests" for limit in seat.limits)
     free = fit(with_chair(case, armrests_off=True)).row("seated", "seat")
     assert free.setting > seat.setting
 

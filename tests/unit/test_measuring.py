@@ -147,14 +147,14 @@ def test_one_reading_in_another_unit_is_seen_beside_the_other():
 def test_relations_are_said_with_the_names_of_what_does_not_agree(changed, text):
     values = {name: value.mm for name, value in mean_body(**changed).values.items()}
     said = {path: mm for name, mm in values.items() for path, mm in pair(name, mm, mm).items()}
-    assert any(one.text.startswith(text) for one in doubts(Record(said), body(said), "cm"))
+    assert any(doubt.text.startswith(text) for doubt in doubts(Record(said), body(said), "cm"))
 
 
 def test_a_reason_keeps_a_value_for_as_long_as_it_is_that_value():
     said = SHEET | pair("elbow_height_sitting", 350, 352, kept="Long trunk", kept_at=351)
-    assert [one.kept for one in doubts(Record(said), body(said), "cm")] == ["Long trunk"]
+    assert [doubt.kept for doubt in doubts(Record(said), body(said), "cm")] == ["Long trunk"]
     moved = said | pair("elbow_height_sitting", 370, 372)
-    assert [one.kept for one in doubts(Record(moved), body(moved), "cm")] == [None]
+    assert [doubt.kept for doubt in doubts(Record(moved), body(moved), "cm")] == [None]
 
 
 def test_another_persons_sheet_is_asked_about_until_each_value_is_answered():
@@ -170,7 +170,7 @@ def test_another_persons_sheet_is_asked_about_until_each_value_is_answered():
     for one in found:
         said[f"measure.{one.dimension}.kept"] = "So it is"
         said[f"measure.{one.dimension}.kept_at"] = values[one.dimension]
-    assert all(one.kept for one in doubts(Record(said), body(said, "male"), "cm", before))
+    assert all(doubt.kept for doubt in doubts(Record(said), body(said, "male"), "cm", before))
 
 
 def test_doubts_speak_in_the_unit_on_show_and_name_the_day_before():

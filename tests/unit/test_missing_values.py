@@ -80,14 +80,14 @@ def _parts(value, path=()):
 
 
 def _cut(case, *paths):
-    made = json.loads(json.dumps(case))
+    result = json.loads(json.dumps(case))
     for path in paths:
-        inner = made
+        inner = result
         for key in path[:-1]:
             inner = inner.get(key, {}) if isinstance(inner, dict) else {}
         if isinstance(inner, dict):
             inner.pop(path[-1], None)
-    return made
+    return result
 
 
 def _answered(case, *paths):

@@ -95,7 +95,7 @@ def test_more_discomfort_or_another_sign_never_sorts_lighter(data):
     answers = {**NONE, **{id: data.draw(any_answer(ASKED[id])) for id in some}}
     rank = list(LEVELS).index
     before = triage_before(answers)
-    assert all(set(one.questions) <= set(ASKED) for one in before.reasons)
+    assert all(set(reason.questions) <= set(ASKED) for reason in before.reasons)
     region = f"felt.{data.draw(st.sampled_from(sorted(REGIONS)))}"
     more = min(10.0, float(answers.get(region) or 0) + data.draw(st.floats(0, 10)))
     assert rank(triage_before({**answers, region: more}).level) >= rank(before.level)

@@ -55,12 +55,12 @@ def test_offers_say_what_each_removes_beside_what_is_ticked():
     case = fixed_desk()
     offers = {one.key: one for one in offers_of(case, own=own("feet_stack-ream2"))}
     assert offers["feet_stack-ream2"].taken
-    feet = [one for one in offers.values() if one.slot == "feet"]
-    assert offers["feet_stack-ream2"].removes == max(one.removes for one in feet) > 0
+    feet = [offer for offer in offers.values() if offer.slot == "feet"]
+    assert offers["feet_stack-ream2"].removes == max(foot.removes for foot in feet) > 0
     assert offers["tray"].left == pytest.approx(
         make_plans(case, own=own("feet_stack-ream2", "tray")).plan("own").over
     )
-    mouse = [one.key for one in offers.values() if one.slot == "pointer"]
+    mouse = [offer.key for offer in offers.values() if offer.slot == "pointer"]
     assert mouse[-1] == "other_hand"  # changing hands comes last
     stacks = [key for key in offers if key.startswith("screen_stack")]
     assert 0 < len(stacks) <= 3  # of many: those that leave least
@@ -82,7 +82,7 @@ def test_what_is_offered_no_more_is_left_out():
 def test_a_plan_says_its_sum_and_how_far_that_is_over_the_budget(prices, cost, over):
     worked = make_plans(fixed_desk(), own=own("footrest", "tray"))
     plans, _ = plan_views(worked, "cm", Money(prices=prices, budget=300))
-    mine = next(one for one in plans if one.id == "own")
+    mine = next(plan for plan in plans if plan.id == "own")
     assert mine.cost == cost
     assert mine.over_budget == (over and f"{over} over the budget")
 
@@ -102,8 +102,12 @@ def test_what_is_offered_in_a_range_says_it_in_the_practices_unit():
         plans, _ = plan_views(worked, unit)
         assert [one.label for one in plans[-1].added] == [said]
         offers = offer_views(offers_of(case), unit)
-        assert said in {one.label for one in offers}
-    inches = next(one for one in offer_views(offers_of(case), "in") if one.key == "footrest")
+        assert said in {offer.label for offer in offers}
+    inches = next(
+        offer_view
+        for offer_view in offer_views(offers_of(case), "in")
+        if offer_view.key == "footrest"
+    )
     assert (inches.label, inches.price) == ("Footrest, 2.36 to 5.91 in", "small")
 
 

@@ -104,7 +104,7 @@ def test_what_is_unsafe_comes_first_then_what_takes_the_causes_away_in_their_ord
 def test_causes_and_actions_stand_in_the_practitioners_order_and_words_beside_what_was_computed():
     heavy = [one.id for one in made()[2].client.causes]
     first, last = heavy[0], heavy[-1]
-    action = next(one for one in made()[2].record.actions if one.field)
+    action = next(action for action in made()[2].record.actions if action.field)
     said = {
         f"report.cause.{last}.rank": 1.0,
         f"report.cause.{last}.words": "The thing we start with",
@@ -131,7 +131,7 @@ def test_the_clients_paper_says_nothing_twice_and_each_number_by_what_it_is_meas
     first, then = ({one.id for one in some} for some in (paper.first, paper.todo))
     assert first.isdisjoint(then)
     assert all(one.helps for one in paper.first)
-    assert [one.label for one in paper.numbers[:3]] == [
+    assert [number.label for number in paper.numbers[:3]] == [
         "Height of the seat, from the floor",
         "Height of the desk, from the floor",
         "How far the mouse is from your middle",
@@ -151,13 +151,17 @@ def test_what_is_still_to_be_bought_is_summed_where_the_practice_keeps_prices():
     worked = work_up(priced, "cm")
     costs = papers_of(PRACTICE, priced, worked, "cm", None).client.costs
     bought = [
-        one.price for one in worked.analysis.actions() if one.price in ("small", "medium", "large")
+        action.price
+        for action in worked.analysis.actions()
+        if action.price in ("small", "medium", "large")
     ]
     assert (
         costs
         == f"{sum({'small': 60, 'medium': 450, 'large': 1100}[one] for one in bought):,}\xa0EUR"
     )
-    one = next(one for one in worked.analysis.actions() if one.price in ("small", "medium"))
+    one = next(
+        action for action in worked.analysis.actions() if action.price in ("small", "medium")
+    )
     unwanted = {f"set.action.{one.id.replace('.', '-')}.because": "unwanted"}
     refused = work_up(replace(priced, values={**priced.values, **unwanted}), "cm")
     assert papers_of(PRACTICE, priced, refused, "cm", None).client.costs not in ("", costs)
@@ -320,7 +324,9 @@ def test_a_letter_asks_whoever_has_the_word_on_a_condition_for_a_number_and_a_da
     assert (
         "Odile Marrick stand at the desk for up to 12 minutes of each hour from 4" in paper.question
     )
-    assert not any("Osteoporosis".lower() in one and "dizziness" not in one for one in paper.limits)
+    assert not any(
+        "Osteoporosis".lower() in limit and "dizziness" not in limit for limit in paper.limits
+    )
     text = " ".join(
         "".join(
             page.extract_text() for page in pypdf.PdfReader(io.BytesIO(PRESS.print(paper))).pages

@@ -51,7 +51,9 @@ NEVER = {
 }
 """What no sentence may ask while a limit holds."""
 OWN_WORDS = re.compile(
-    "|".join(re.escape(text) for one in LIMITS.values() for text in (one.says, one.at_work) if text)
+    "|".join(
+        re.escape(text) for limit in LIMITS.values() for text in (limit.says, limit.at_work) if text
+    )
     + r"|Sit-stand( desk)?|No standing \w+"
 )
 
@@ -73,16 +75,18 @@ def worked(values):
 
 def told(workup):
     """Every sentence that tells anybody to do something, the limits' own words left out."""
-    found = [one.instruction for one in workup.analysis.findings if one.state == "off"]
+    found = [finding.instruction for finding in workup.analysis.findings if finding.state == "off"]
     day = workup.day
     found += [
-        f"{one.label} {one.says}" for one in rhythm_views(day, workup.case.person) if one.possible
+        f"{rhythm_view.label} {rhythm_view.says}"
+        for rhythm_view in rhythm_views(day, workup.case.person)
+        if rhythm_view.possible
     ]
     shown = day_view(day, workup.case.person)
-    found += [shown.says, *shown.tips, *(one.label for one in shown.spells)]
-    found += [one.says for one in shown.weeks]
-    found += [f"{one.label}: {one.both}" for one in workup.moves]
-    found += [one.text for one in workup.actions]
+    found += [shown.says, *shown.tips, *(spell.label for spell in shown.spells)]
+    found += [week.says for week in shown.weeks]
+    found += [f"{move.label}: {move.both}" for move in workup.moves]
+    found += [action.text for action in workup.actions]
     found += [caution for plan in workup.plans for caution in plan.cautions]
     found += [f"{one.label} {one.does}" for plan in workup.plans for one in plan.added]
     return [OWN_WORDS.sub("", said) for said in found]
@@ -194,14 +198,14 @@ def test_a_clinician_sets_a_limit_to_a_figure_from_a_day_and_everything_keeps_to
     assert workup.result.standing.possible
     assert workup.day.rhythm.standing_an_hour <= 8
     assert sum("at most 8 min in each hour" in one for one in limits.at_work) == 1
-    binding = [one for care in workup.cares for one in care.limits if one.set]
+    binding = [limit for care in workup.cares for limit in care.limits if limit.set]
     assert [one.binds for one in binding] == [LimitId.SHORT_STANDING, LimitId.HIP_OPEN]
     later = said | {
         key: (today + timedelta(days=3)).isoformat() for key in said if key.endswith("_on")
     }
     waiting = worked(here | later)
     assert (waiting.case.person.stands, waiting.case.person.least_hip) == (False, 100.0)
-    views = [one for care in waiting.cares for one in care.limits if one.clears]
+    views = [limit for care in waiting.cares for limit in care.limits if limit.clears]
     assert ["8\N{NO-BREAK SPACE}min" in views[0].clears, "110" in views[1].clears] == [True, True]
     alone = here | {key: value for key, value in said.items() if key.endswith("figure")}
     assert not limits_of(Record(alone)).stands  # a figure that nobody answers for changes nothing

@@ -24,7 +24,7 @@ NAMES = ("neck", "trunk", "elbow", "wrist", "hip", "knee", "gaze_top", "gaze_bot
 
 
 def values(read):
-    return {one.id: one.value for one in read.readings}
+    return {reading.id: reading.value for reading in read.readings}
 
 
 angles = st.builds(
@@ -65,9 +65,9 @@ def test_a_slip_of_a_pixel_and_of_the_camera_stays_within_the_stated_error(
     moved = {
         name: (x + slip(-0.7, 0.7), y + slip(-0.7, 0.7)) for name, (x, y) in photo.points.items()
     }
-    for one in read_photo(replace(photo, points=moved)).readings:
-        if one.id in NAMES:
-            assert abs(one.value - getattr(drawn, one.id)) <= one.error, one
+    for reading in read_photo(replace(photo, points=moved)).readings:
+        if reading.id in NAMES:
+            assert abs(reading.value - getattr(drawn, reading.id)) <= reading.error, reading
 
 
 def test_plumb_offsets_are_millimetres_of_the_body():
@@ -123,10 +123,10 @@ def test_what_can_not_be_told_says_what_it_waits_for():
     assert {warning.state for warning in read.warnings} == {"not assessable"}
     neck = read.get("neck")  # needs neither scale nor distance, and says what that costs
     assert abs(neck.value - 20) <= neck.error
-    reasons = {one.id: one.reason for one in read.readings}
+    reasons = {reading.id: reading.reason for reading in read.readings}
     assert reasons["elbow"] == "Not placed: shoulder, elbow, wrist."
     scaleless = replace(photo, known_mm=None)
-    assert {one.id: one.reason for one in read_photo(scaleless).readings}[
+    assert {reading.id: reading.reason for reading in read_photo(scaleless).readings}[
         "ear_shoulder"
     ].startswith("No scale")
     assert read_photo(replace(photo, points={})).facing is None
@@ -144,5 +144,5 @@ def test_drawn_pictures_hold_the_points_they_name():
         asked = {mark.id for mark in LANDMARKS.values() if view in mark.views}
         assert set(made.points) == asked
         assert all(0 <= x <= WIDTH and 0 <= y <= 1200 for x, y in made.points.values())
-        needed = {name for one in MEASURES if one.view == view for name in one.points}
+        needed = {name for measure in MEASURES if measure.view == view for name in measure.points}
         assert needed <= asked

@@ -51,7 +51,7 @@ def test_each_place_has_its_own_pieces_and_shares_the_body():
     assert counter.bare.workstation.desk.form == "counter"
     assert main.bare.workstation.desk.form != "counter"
     places = places_of(given.record)
-    assert [(one.id, one.name, one.use) for one in places] == [
+    assert [(place.id, place.name, place.use) for place in places] == [
         ("main", "Desk in the office", PlaceUse.SIT),
         ("2", "Counter", PlaceUse.STAND),
     ]
@@ -63,12 +63,18 @@ def test_where_one_only_stands_nothing_is_said_of_seat_feet_and_back():
     assert through.result.standing.possible
     assert {row.posture for row in through.rows("cm")} == {"standing"}
     assert {row.posture for row in working_order(through.case, through.result)} == {"standing"}
-    assert {one.posture for one in through.joints()} == {"standing"}
-    assert not [one for one in through.actions() if one.kind == "set" and one.posture == "seated"]
+    assert {joint.posture for joint in through.joints()} == {"standing"}
+    assert not [
+        action
+        for action in through.actions()
+        if action.kind == "set" and action.posture == "seated"
+    ]
     assert not any(
         "seat" in note.lower() or "thigh" in note.lower() for note in through.result.notes
     )
-    off = {one.posture for one in through.findings if one.key and one.state == "off"}
+    off = {
+        finding.posture for finding in through.findings if finding.key and finding.state == "off"
+    }
     assert off <= {"standing"}
     scene = through.scene(SceneRequest(mode="both"))
     assert {mark.posture for mark in scene.marks} & {"seated", "standing"} == {"standing"}
@@ -95,7 +101,7 @@ def test_keys_on_a_counter_that_is_too_low_get_a_stack():
     assert room.standing.surface == pytest.approx(COUNTER_TOO_LOW["surface"])
     assert [one.id for one in make_plans(case).plan("lasting").added] == ["sit_stand"]
     assert not {"footrest", "seat_cushion", "task_chair"} & {
-        one.id for one in make_plans(case).fixes
+        fix.id for fix in make_plans(case).fixes
     }
 
 

@@ -26,7 +26,7 @@ def off(case, hours=(("typing", 6.0),)):
     facts = Facts(
         record=Record({}), case=replace(case, hours=dict(hours)), result=fit(case), unit="cm"
     )
-    return {one.id: one for one in findings(facts) if one.state == "off"}
+    return {finding.id: finding for finding in findings(facts) if finding.state == "off"}
 
 
 def under_a_fixed_desk(surface, seat, *, feet=(20, 250), found=None, **body):
@@ -190,7 +190,7 @@ def test_a_screen_seldom_looked_at_weighs_little():
 
 
 def test_the_chair_comes_back_when_sitting_down_again():
-    moves = {one.piece: one for one in fit(usual_case()).moves}
+    moves = {move.piece: move for move in fit(usual_case()).moves}
     assert "away" in moves["chair"].to_stand
     assert "bring it back" in moves["chair"].to_sit
 
@@ -204,6 +204,6 @@ def test_a_level_line_is_no_plumb_line():
     }
     lying = read_photo(Photo(id="p", width=1000, height=1000, points=points))
     assert "isn't vertical" in lying.warnings[0].text
-    neck = next(one for one in lying.readings if one.id == "neck")
+    neck = next(reading for reading in lying.readings if reading.id == "neck")
     assert neck.value is None or -45 < neck.value < 90
-    assert all("Whether the camera stood" not in one.text for one in lying.warnings)
+    assert all("Whether the camera stood" not in warning.text for warning in lying.warnings)

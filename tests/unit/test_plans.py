@@ -61,9 +61,9 @@ def test_what_is_left_is_told_in_degrees_and_strain_minutes():
 
 def test_single_purchases_are_ranked_by_what_they_remove():
     fixes = make_plans(fixed_desk()).fixes
-    assert [one.id for one in fixes] == ["seat_cushion"]  # what costs more does no better
-    assert [one.removes for one in fixes] == sorted((one.removes for one in fixes), reverse=True)
-    assert "footrest" not in {one.id for one in fixes}  # what is to be found does as much
+    assert [fix.id for fix in fixes] == ["seat_cushion"]  # what costs more does no better
+    assert [fix.removes for fix in fixes] == sorted((fix.removes for fix in fixes), reverse=True)
+    assert "footrest" not in {fix.id for fix in fixes}  # what is to be found does as much
     assert make_plans(usual_case()).fixes == ()
 
 
@@ -101,7 +101,7 @@ def test_a_wheelchair_is_not_ours_to_change():
     chair = replace(case.workstation.chair, kind="wheelchair", seat=Span(low=480, high=480))
     worked = make_plans(at(case, chair=chair, feet=None))
     added = {one.id for plan in worked.plans for one in plan.added} | {
-        one.id for one in worked.fixes
+        fix.id for fix in worked.fixes
     }
     assert not added & {"seat_cushion", "task_chair", "high_chair", "cushion"}
 
@@ -203,8 +203,8 @@ def test_a_mirrored_person_gets_a_mirrored_plan():
     mine, theirs = aimed_settings(right).seated, aimed_settings(left).seated
     sided = {"mouse": None, "screen2_bearing": None}
     assert replace(mine, **sided) == replace(theirs, **sided)
-    assert [one.bearing for one in place_screens(right, 625)] == [
-        -one.bearing for one in place_screens(left, 625)
+    assert [place_screen.bearing for place_screen in place_screens(right, 625)] == [
+        -place_screen.bearing for place_screen in place_screens(left, 625)
     ]
     assert [(one.x, one.y) for one in zones_of(right)] == [
         (-one.x, one.y) for one in zones_of(left)

@@ -8,7 +8,7 @@ from strategies import mean_body
 
 
 def asked(body, **more):
-    return {one.dimension: one for one in reversed(questions(body, **more))}
+    return {question.dimension: question for question in reversed(questions(body, **more))}
 
 
 @pytest.mark.parametrize("sex", ["female", "male"])
@@ -73,9 +73,9 @@ def test_swapped_digits_are_a_guess_only_where_they_fit():
 )
 def test_relations_that_must_hold_are_questioned(changed, of):
     relations = [
-        (one.dimension, *one.others)
-        for one in questions(mean_body(**changed))
-        if one.kind == "relation"
+        (question.dimension, *question.others)
+        for question in questions(mean_body(**changed))
+        if question.kind == "relation"
     ]
     assert of in relations
 
@@ -84,7 +84,11 @@ def test_relations_that_must_hold_are_questioned(changed, of):
 def test_adults_do_not_grow_but_posture_and_weight_may_change(name, moved):
     body = mean_body()
     before = Earlier(mm=body.mm(name) + moved, sd_mm=3, on="2026-01-09")
-    found = [one for one in questions(body, earlier={name: before}) if one.kind == "earlier"]
+    found = [
+        question
+        for question in questions(body, earlier={name: before})
+        if question.kind == "earlier"
+    ]
     bound = DIMENSIONS[name].change_mm + 2 * 18**0.5
     assert bool(found) == (abs(moved) > bound)
 
@@ -95,7 +99,7 @@ def test_a_whole_sheet_of_somebody_else_is_one_question():
         name: Earlier(mm=value.mm, sd_mm=3, on="2026-01-09")
         for name, value in mean_body("female").values.items()
     }
-    sheets = [one for one in questions(tall, earlier=earlier) if one.kind == "sheet"]
+    sheets = [question for question in questions(tall, earlier=earlier) if question.kind == "sheet"]
     assert len(sheets) == 1
     assert len(sheets[0].others) > 10
 
@@ -113,7 +117,7 @@ def test_a_carried_over_value_is_not_held_against_itself():
     old = BodyValue(mm=480, sd_mm=5, source="carried_over")
     body = Body(values={**body.values, "popliteal_height": old}, sex="female")
     earlier = {"popliteal_height": Earlier(mm=400, sd_mm=3, on="2025-01-09")}
-    assert "earlier" not in {one.kind for one in questions(body, earlier=earlier)}
+    assert "earlier" not in {question.kind for question in questions(body, earlier=earlier)}
 
 
 @pytest.mark.parametrize("sex_known", [True, False])

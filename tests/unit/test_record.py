@@ -16,7 +16,7 @@ SEAT = field_of("look.found.seat")
 
 
 def demo_entries(name):
-    client = next(one for one in DEMO_CLIENTS if one.name.startswith(name))
+    client = next(demo_client for demo_client in DEMO_CLIENTS if demo_client.name.startswith(name))
     typed = {**client.entries, **body_readings(client)}
     return {path: read_typed(field_of(path), text) for path, text in typed.items() if text}
 

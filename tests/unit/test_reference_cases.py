@@ -25,13 +25,15 @@ def test_the_program_says_what_a_practitioner_would(one):
 
 
 def test_two_equal_screens_stand_side_by_side():
-    pair = worked(next(one for one in REFERENCES if one.id == "P")).analysis.states
+    pair = worked(
+        next(reference for reference in REFERENCES if reference.id == "P")
+    ).analysis.states
     main, second = (pair["seated", f"{id}_bearing"].setting for id in ("screen", "screen2"))
     assert (round(main), round(second)) == (-22, 22)
 
 
 def test_the_mouse_of_the_only_hand_lies_beyond_the_letters_before_its_shoulder():
-    one = next(one for one in REFERENCES if one.id == "A")
+    one = next(reference for reference in REFERENCES if reference.id == "A")
     left = replace(one, values=one.values | {"ask.mouse_hand": "left", "look.found.mouse": None})
     row = worked(left).analysis.result.row("seated", "mouse")
     assert row.setting == pytest.approx(
@@ -40,7 +42,9 @@ def test_the_mouse_of_the_only_hand_lies_beyond_the_letters_before_its_shoulder(
 
 
 def test_a_tray_that_comes_off_is_taken_away_and_the_keys_go_on_the_desk():
-    actions = {one.id: one for one in worked(next(c for c in REFERENCES if c.id == "T")).actions}
+    actions = {
+        action.id: action for action in worked(next(c for c in REFERENCES if c.id == "T")).actions
+    }
     assert actions["add.tray_off"].heading == "Take away"
     assert actions["add.feet_to_find"].heading == "Add"
     assert "once the tray is off" in actions["set.seated.surface"].text

@@ -20,7 +20,7 @@ def judged(case, entries=None):
         result=fit(case),
         unit="cm",
     )
-    return {one.id: one for one in findings(facts)}
+    return {finding.id: finding for finding in findings(facts)}
 
 
 def with_desk(case, **desk):
@@ -59,7 +59,7 @@ def short_client(**more):
 
 def sentences(values):
     made = analyse_visit(VisitInput(values=values, today=None, sex="female"), "cm")
-    return made, {one.id: one for one in made.findings if one.state == "off"}
+    return made, {finding.id: finding for finding in made.findings if finding.state == "off"}
 
 
 def test_hanging_feet_are_said_and_nobody_reads_of_knees_above_the_hips():
@@ -114,7 +114,7 @@ def test_a_lower_lens_sends_the_client_for_an_eye_test():
     values = full_visit("Odile Marrick")[0] | {"ask.eyewear": "progressive"}
     made, off = sentences(values | {"ask.lower_lens": "yes"})
     assert off["lower_lens"].health  # on the workplace's copy only where ticked
-    asked = next(one for one in made.actions() if one.id == "lower_lens")
+    asked = next(action for action in made.actions() if action.id == "lower_lens")
     assert (asked.kind, asked.who) == ("ask", "client")
     assert "lower_lens" not in sentences(values | {"ask.lower_lens": "no"})[1]
 
@@ -185,7 +185,7 @@ def test_a_ream_without_a_thickness_is_said_not_dropped():
         "Ream of paper: recorded as here, but its thickness is not; reckoned with about 5.0\u00a0cm"
     )
     assert any(note.startswith(said) for note in notes_in(made.case, made.result, "cm"))
-    ream = next(one for one in made.bare.workstation.items if one.id == "ream")
+    ream = next(item for item in made.bare.workstation.items if item.id == "ream")
     assert (ream.assumed, ream.error) == (True, 2.0)
     box = analyse_visit(
         VisitInput(values={**values, "look.support.box": "yes"}, today=None, sex="female"), "cm"
@@ -197,9 +197,9 @@ def test_a_setting_put_to_its_aim_is_not_shown_as_measured():
     values = {**full_visit("Odile Marrick")[0], "set.seated.seat.aimed": 432.0}
     values = {path: value for path, value in values.items() if path != "set.seated.seat"}
     made = analyse_visit(VisitInput(values=values, today=None, sex="female"), "cm")
-    row = next(one for one in made.rows("cm") if (one.posture, one.key) == ("seated", "seat"))
+    row = next(row for row in made.rows("cm") if (row.posture, row.key) == ("seated", "seat"))
     assert (row.left, row.left_unmeasured, row.left_over) == ("43.2", True, None)
     values["set.seated.seat"] = 470.0
     made = analyse_visit(VisitInput(values=values, today=None, sex="female"), "cm")
-    row = next(one for one in made.rows("cm") if (one.posture, one.key) == ("seated", "seat"))
+    row = next(row for row in made.rows("cm") if (row.posture, row.key) == ("seated", "seat"))
     assert (row.left, row.left_unmeasured) == ("47.0", False)

@@ -43,7 +43,7 @@ def test_what_was_set_before_is_asked_for_again_once_what_it_rests_on_moved():
         "set.action.set-seated-seat.aim": aim,
     }
     after = worked(PLAIN, **here, **done)
-    moved = {one.id for one in after.actions if one.moved}
+    moved = {action.id for action in after.actions if action.moved}
     assert "set.seated.footrest" in moved
     assert "set.seated.seat" not in moved
 
@@ -54,7 +54,7 @@ PILES = {**room(ream=(5.0, 3), book=(3.0, 2)), "look.support.footrest": "no", "w
 
 def under_the_feet(workup):
     """What Set, the plan that was taken and the comparison of plans say is under the feet: one thing."""
-    (step,) = (one.text for one in workup.actions if one.id == "add.feet_stack")
+    (step,) = (action.text for action in workup.actions if action.id == "add.feet_stack")
     (taken,) = workup.analysis.chosen_plan().added
     compared = workup.analysis.plans().plan("room").added
     assert (taken.label, taken.height) in [(one.label, one.height) for one in compared]
@@ -79,16 +79,16 @@ def test_the_pile_under_the_feet_is_chosen_again_for_a_seat_that_stays_elsewhere
     assert "book" in said
     assert "ream" not in said
     low = worked(PLAIN, **PILES, **{"set.seated.seat": 420.0})  # the feet are on the floor
-    assert not any(one.id.startswith("add.") for one in low.actions)
+    assert not any(action.id.startswith("add.") for action in low.actions)
     assert state(low, "seat").setting == 520.0
 
 
 def test_a_pile_that_was_made_is_asked_for_again_once_the_seat_stands_elsewhere():
-    (add,) = (one for one in worked(PLAIN, **PILES).actions if one.id == "add.feet_stack")
+    (add,) = (action for action in worked(PLAIN, **PILES).actions if action.id == "add.feet_stack")
     done = said_on({"state": "done", "aim": float(add.aim)}, "add-feet_stack")
     for seat, again in ((520.0, False), (480.0, True)):
         after = worked(PLAIN, **PILES, **done, **{"set.seated.seat": seat})
-        (add,) = (one for one in after.actions if one.id == "add.feet_stack")
+        (add,) = (action for action in after.actions if action.id == "add.feet_stack")
         assert (add.state, bool(add.moved)) == (("open", True) if again else ("done", False))
     assert "10.0\u00a0cm" in add.moved
     assert "6.0\u00a0cm" in add.moved
@@ -133,7 +133,7 @@ def test_nothing_stopped_or_locked_is_a_number_to_keep_on_any_paper():
     row = next(one for one in made.workplace.table if one.label.startswith("Mouse"))
     assert (row.setting, row.after) == ("–", "Left as it was")
     assert "hurt" not in made.workplace.model_dump_json()
-    asked = {one.title for one in made.workplace.requests}
+    asked = {request.title for request in made.workplace.requests}
     assert any(title.startswith("Screen top") for title in asked)
 
 
@@ -142,11 +142,11 @@ def test_a_footrest_that_nobody_looked_for_is_not_set_by_the_way():
     assert state(unasked, "footrest").kind == StateKind.TO_GET
     assert state(absent, "footrest").kind in NOT_THERE
     for workup in (unasked, absent):
-        told = [one for one in workup.actions if one.id == "set.seated.footrest"]
+        told = [action for action in workup.actions if action.id == "set.seated.footrest"]
         assert not any("0.0" in one.text for one in told)
     sources, made = papers(PLAIN, **{"look.support.footrest": "no"})
     high = state(sources, "footrest").setting / 10
-    asked = next(one for one in made.workplace.requests if one.id.startswith("add-"))
+    asked = next(request for request in made.workplace.requests if request.id.startswith("add-"))
     assert (asked.count, asked.covers, asked.who) == ("1", f"{high:.1f}\u00a0cm high", "Workplace")
     _, made = papers(PLAIN, **{"look.support.footrest": "no"})
     heights = {one.text for one in (*made.client.first, *made.client.todo) if "ootrest" in one.text}
@@ -155,13 +155,13 @@ def test_a_footrest_that_nobody_looked_for_is_not_set_by_the_way():
 
 def test_a_footrest_that_is_here_is_used_though_its_range_is_not_recorded():
     here = worked(PLAIN, **{"look.support.footrest": "yes"})
-    assert not any(one.id.startswith("add.") for one in here.actions)
-    (step,) = (one for one in here.actions if one.id == "set.seated.footrest")
+    assert not any(action.id.startswith("add.") for action in here.actions)
+    (step,) = (action for action in here.actions if action.id == "set.seated.footrest")
     assert "its range is not recorded" in step.text
     assert any("everyday one is assumed" in note for note in here.analysis.result.notes)
     known = {"look.footrest.height_min": 60.0, "look.footrest.height_max": 80.0}
     low = worked(PLAIN, **{"look.support.footrest": "yes", **known})
-    assert any(one.id == "add.feet_to_find" for one in low.actions)  # 8 cm don't do
+    assert any(action.id == "add.feet_to_find" for action in low.actions)  # 8 cm don't do
     assert not any("everyday one is assumed" in note for note in low.analysis.result.notes)
 
 
@@ -172,13 +172,13 @@ def test_a_limit_of_the_person_is_part_of_the_band_and_makes_a_step():
     back = state(workup, "backrest")
     assert (back.target, back.setting, back.kind) == (100.0, 100.0, StateKind.TARGET)
     assert "set.seated.backrest" in workup.set_order
-    hip = next(one for one in made.record.joints if one.label.startswith("Hip"))
+    hip = next(joint for joint in made.record.joints if joint.label.startswith("Hip"))
     assert hip.aim == "100°"
     stiff = {**chair, "look.chair.backrest_max": 95.0}
     workup, made = papers(PLAIN, **body, **stiff)
-    hip = next(one for one in made.record.joints if one.label.startswith("Hip"))
+    hip = next(joint for joint in made.record.joints if joint.label.startswith("Hip"))
     assert (hip.aim, hip.aim_off) == ("95°", True)
-    assert "Not met" in next(one.limit for one in made.record.cares if one.id == "pregnancy")
+    assert "Not met" in next(care.limit for care in made.record.cares if care.id == "pregnancy")
 
 
 COURSES = 30
@@ -223,7 +223,7 @@ def gone_through(draw, values):
 def test_every_number_of_every_paper_is_that_of_the_state(seed):
     draw, values = Random(seed), visit_values(seed)
     workup, made = papers(values, **gone_through(draw, values))
-    rows = {(one.posture, one.label): one for one in workup.rows}
+    rows = {(row.posture, row.label): row for row in workup.rows}
     for row in (*made.record.table, *made.workplace.table):
         became = rows[row.posture, row.label].became
         assert row.state == became.kind
@@ -242,10 +242,10 @@ def test_every_number_of_every_paper_is_that_of_the_state(seed):
         assert other.after in (row.after, "Left as it was")
     hip = workup.analysis.stands.seated.joint("hip") if workup.case.sits else None
     least = workup.case.person.least_hip
-    said = [one.unmet for care in workup.cares for one in care.limits if one.unmet]
+    said = [limit.unmet for care in workup.cares for limit in care.limits if limit.unmet]
     if least and hip is not None and hip.angle is not None:
         assert bool(said) == (hip.angle < least - 0.5)  # met only by the angle it will have
-    by_key = {(one.posture, one.key): one.became for one in workup.rows}
+    by_key = {(row.posture, row.key): row.became for row in workup.rows}
     for line in made.client.numbers:
         for posture, text, word in (
             ("seated", line.seated, line.seated_is),
@@ -270,7 +270,7 @@ def test_every_number_of_every_paper_is_that_of_the_state(seed):
             assert one.known in {Known.MEASURED, Known.UNMEASURED}
     card = target_card(PRACTICE, [(snapshot({}), workup)], "cm").people[0].lines
     assert [(one.key, one.seated, one.standing) for one in card] == [
-        (one.key, one.seated, one.standing) for one in made.client.numbers
+        (number.key, number.seated, number.standing) for number in made.client.numbers
     ]
 
 
@@ -296,7 +296,7 @@ def test_who_has_to_rise_safely_gets_the_lower_of_two_seats_that_serve_alike():
     assert state(dizzy, "seat").setting < 490
     for workup in (plain, dizzy):
         seat = workup.analysis.result.row("seated", "seat")
-        texts = [one.text for one in seat.limits]
+        texts = [limit.text for limit in seat.limits]
         if seat.setting == seat.found:
             assert not any("served best" in text for text in texts)
 
@@ -334,13 +334,13 @@ def test_somebody_in_a_wheelchair_is_told_of_weight_shifts_and_of_nothing_standi
         "look.room.brakes": "wrong",
     }
     _, made = papers(PLAIN, **wheels)
-    labels = [one.label for one in made.client.movements]
+    labels = [movement.label for movement in made.client.movements]
     assert labels[:2] == ["Lean forward", "Shift the weight sideways"]
     text = made.client.model_dump_json().lower()
     for words in ("feet flat", "beside the chair", "stand up", "min seated"):
         assert words not in text, words
     assert any("15 to 30 minutes" in rule for rule in made.client.movement_rules)
-    assert any(one.title == "Brakes" and one.safety for one in made.workplace.requests)
+    assert any(request.title == "Brakes" and request.safety for request in made.workplace.requests)
 
 
 def test_the_three_things_that_come_first_are_those_of_the_complaint():
@@ -359,9 +359,10 @@ def test_the_three_things_that_come_first_are_those_of_the_complaint():
     left_out = {**neck, "report.unconfirmed": "leave_out"}
     _, without = papers(PLAIN, **left_out)
     assert all(
-        not one.findings or all(f.confirmed for f in one.findings) for one in without.client.causes
+        not cause.findings or all(f.confirmed for f in cause.findings)
+        for cause in without.client.causes
     )
-    assert any(not f.confirmed for one in made.client.causes for f in one.findings)
+    assert any(not f.confirmed for cause in made.client.causes for f in cause.findings)
 
 
 @pytest.mark.parametrize("seed", range(SEED, SEED + 6))
@@ -382,7 +383,7 @@ def test_a_second_place_speaks_from_states_of_its_own(seed):
     made = papers_of(PRACTICE, opened, main, "cm")
     second = work_up(opened, "cm", body=False, place=at)
     assert {one.place for one in second.analysis.states.values()} == {at}
-    rows = {(one.posture, one.label): one.became for one in second.rows}
+    rows = {(row.posture, row.label): row.became for row in second.rows}
     (paper,) = made.record.places
     assert paper.table
     for row in paper.table:

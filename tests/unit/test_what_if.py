@@ -23,7 +23,7 @@ from seeds import SEED
 
 def visit_input(name):
     values, _ = full_visit(name)
-    sex = next(one.sex for one in DEMO_CLIENTS if one.name == name)
+    sex = next(demo_client.sex for demo_client in DEMO_CLIENTS if demo_client.name == name)
     return VisitInput(values=values, today=date(2026, 11, 25), sex=sex)
 
 
@@ -87,7 +87,10 @@ def test_what_can_not_be_read_is_said_and_the_rest_counts(bram):
             }
         )
     )
-    assert [one.field for one in tried.troubles] == ["work.seated.seat", "work.number.recline"]
+    assert [trouble.field for trouble in tried.troubles] == [
+        "work.seated.seat",
+        "work.number.recline",
+    ]
     assert "25.0 to 90.0 cm" in tried.troubles[0].detail
     assert next(row for row in tried.rows if row.key == "surface").setting == "70.0"
 
@@ -107,7 +110,7 @@ def test_a_hand_that_tries_buys_nothing_on_its_way():
 def test_the_visits_own_findings_go_come_or_stay(bram):
     bench = WhatIfSession(bram)
     best = bench.try_out(WhatIfRequest(tries={}))
-    off = {one.id for one in analyse_visit(bram, "cm").findings if one.state == "off"}
+    off = {finding.id for finding in analyse_visit(bram, "cm").findings if finding.state == "off"}
     gone = {one.id for one in best.gone}
     assert {"seated.seat", "seated.surface", "standing.screen_top"} <= gone <= off
     assert (best.come, best.stays) == ([], len(off) - len(gone))

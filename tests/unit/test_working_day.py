@@ -60,7 +60,7 @@ days = st.builds(
         )
     ),
     pattern=st.one_of(
-        st.sampled_from([one.pattern for one in RHYTHMS.values()]),
+        st.sampled_from([rhythm.pattern for rhythm in RHYTHMS.values()]),
         st.builds(own_rhythm, st.integers(5, 90), st.integers(0, 60), st.integers(0, 20)).map(
             lambda one: one.pattern
         ),
@@ -88,14 +88,14 @@ days = st.builds(
 def test_spells_follow_on_one_another_and_add_up_to_the_work(request):
     spells = lay_day(request)
     assert spells[0].at == request.start
-    assert all(one.minutes > 0 for one in spells)
+    assert all(spell.minutes > 0 for spell in spells)
     assert all(before.end == after.at for before, after in pairwise(spells))
     totals = totals_of(spells)
     assert totals.sit + totals.stand + totals.move == request.work
     done = dict.fromkeys(TASKS, 0)
-    for one in spells:
-        assert sum(minutes for _, minutes in one.tasks) <= one.minutes
-        for id, minutes in one.tasks:
+    for spell in spells:
+        assert sum(minutes for _, minutes in spell.tasks) <= spell.minutes
+        for id, minutes in spell.tasks:
             done[id] += minutes
     assert all(done[task.id] <= task.minutes for task in request.tasks)
     able = sum(task.minutes for task in request.tasks if task.may_stand)
@@ -114,7 +114,7 @@ def test_a_day_that_would_end_after_midnight_names_the_latest_start():
 
 def test_a_day_by_hand():
     spells = lay_day(asked())
-    assert [(one.at, one.minutes, one.posture) for one in spells[:4]] == [
+    assert [(spell.at, spell.minutes, spell.posture) for spell in spells[:4]] == [
         (540, 20, "sit"),
         (560, 8, "stand"),
         (568, 2, "move"),
@@ -171,23 +171,27 @@ def test_limits_bind_the_day_whatever_was_chosen():
             )
             assert day.totals.longest_stand <= most, (held, rhythm)
             said = day_view(day, person)
-            words = " ".join([said.says, *said.tips, *(one.label for one in said.spells)]).lower()
+            words = " ".join(
+                [said.says, *said.tips, *(spell.label for spell in said.spells)]
+            ).lower()
             if held == ("wheelchair",):
                 assert not {"walk", "stand", "rise", "up"} & set(words.replace(".", " ").split())
-            for one in rhythm_views(day, person):
-                assert one.possible or one.why_not
-                assert not one.possible or one.totals.longest_stand <= most
+            for rhythm_view in rhythm_views(day, person):
+                assert rhythm_view.possible or rhythm_view.why_not
+                assert not rhythm_view.possible or rhythm_view.totals.longest_stand <= most
 
 
 @given(
-    st.sampled_from([one for one in RHYTHMS.values() if one.longest_stand]),
+    st.sampled_from([rhythm for rhythm in RHYTHMS.values() if rhythm.longest_stand]),
     st.integers(1, 60),
     st.integers(0, 23),
 )
 def test_no_hour_holds_more_standing_than_a_clinician_allowed(rhythm, most, begins):
     meeting = Fixed(at=540 + 11 * begins, minutes=45, posture="stand")
     spells = lay_day(asked(pattern=rhythm.pattern, fixed=(LUNCH, meeting), stand_an_hour=most))
-    stood = [at for one in spells if one.posture == "stand" for at in range(one.at, one.end)]
+    stood = [
+        at for spell in spells if spell.posture == "stand" for at in range(spell.at, spell.end)
+    ]
     assert all(sum(at <= other < at + 60 for other in stood) <= most for at in stood)
     assert spells[-1].end == lay_day(asked(fixed=(LUNCH, meeting)))[-1].end
 
@@ -202,14 +206,14 @@ def own_spell(id, at, minutes, posture):
 def test_a_spell_put_by_hand_lies_where_it_was_put_and_the_rhythm_goes_on_around_it():
     plain, _ = laid(rhythm="sit20_stand8_move2")
     day, person = laid(rhythm="sit20_stand8_move2", **own_spell("noon", 615.0, 25.0, "stand"))
-    mine = next(one for one in day.spells if one.at == 615)
+    mine = next(spell for spell in day.spells if spell.at == 615)
     assert (mine.minutes, mine.posture, mine.fixed.own, mine.meeting) == (25, "stand", True, False)
-    assert [one for one in day.spells if one.end <= 600] == [
-        one for one in plain.spells if one.end <= 600
+    assert [spell for spell in day.spells if spell.end <= 600] == [
+        spell for spell in plain.spells if spell.end <= 600
     ]
-    after = next(one for one in day.spells if one.at == 640)
+    after = next(spell for spell in day.spells if spell.at == 640)
     assert after.posture != "stand"
-    view = next(one for one in day_view(day, person).spells if one.at == "10:15")
+    view = next(spell for spell in day_view(day, person).spells if spell.at == "10:15")
     assert (view.kind, view.id, view.label) == ("own", "noon", "Stand")
     edges = {edge.field: edge for edge in draw_day(day.spells, width=900).handles}
     assert edges["pace.spell.noon.minutes"].at == 640
@@ -224,7 +228,7 @@ def test_where_the_desk_stays_down_standing_happens_elsewhere_or_not_at_all():
     none, _ = laid(desk_stands=False)
     assert (none.proposed, none.totals.stand) == ("up_every_30", 0)
     phone, _ = laid(desk_stands=False, elsewhere="phone", rhythm="sit20_stand8_move2")
-    assert {id for one in phone.spells if one.posture == "stand" for id, _ in one.tasks} == {
+    assert {id for spell in phone.spells if spell.posture == "stand" for id, _ in spell.tasks} == {
         "calls"
     }
 
@@ -240,7 +244,7 @@ def test_the_bar_draws_every_spell_and_its_edges_are_where_they_are_said():
     day, _ = laid(meeting1__at=600.0, meeting1__minutes=45.0)
     bar = draw_day(day.spells, width=900, eye_every=20)
     drawn = [
-        one for one in bar.marks if one.role.split("-")[1] in ("sit", "stand", "move", "lunch")
+        mark for mark in bar.marks if mark.role.split("-")[1] in ("sit", "stand", "move", "lunch")
     ]
     assert len(drawn) == len(day.spells)
     for edge in bar.handles:

@@ -23,7 +23,7 @@ def audited(route: Route, handle: Handle) -> Handle:
     if route.audit is None:
         return handle
     event = route.audit
-    takes_json = any(given.source == "body" for given in route.parameters.values())
+    takes_json = any(parameter.source == "body" for parameter in route.parameters.values())
 
     async def handled(request: Request) -> Response:
         services = services_of(request)

@@ -32,10 +32,10 @@ def _bodies(spec: dict[str, Any]) -> list[Any]:
 
 def _reached(start: list[Any], shapes: dict[str, Any]) -> set[str]:
     """The shapes that something is made of."""
-    found: set[str] = set()
+    texts: set[str] = set()
     left = start
     while left:
-        names = set(re.findall(r"#/components/schemas/([\w.-]+)", repr(left))) - found
-        found |= names
+        names = set(re.findall(r"#/components/schemas/([\w.-]+)", repr(left))) - texts
+        texts |= names
         left = [shapes[name] for name in names]
-    return found
+    return texts

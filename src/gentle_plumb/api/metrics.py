@@ -98,8 +98,8 @@ def metrics(request: Request) -> Response:
     """Every figure as text, for who brings the token of the settings; there is no such page without one."""
     services = services_of(request)
     token = services.metrics_token
-    given = request.headers.get("authorization", "").removeprefix("Bearer ")
-    if not token or not hmac.compare_digest(given.encode(), token.encode()):
+    text = request.headers.get("authorization", "").removeprefix("Bearer ")
+    if not token or not hmac.compare_digest(text.encode(), token.encode()):
         raise HTTPException(404, "No such address.")
     registry = REGISTRY
     if os.environ.get(SEVERAL):

@@ -99,12 +99,15 @@ def _endpoint(route: Route) -> Callable[..., Awaitable[Response]]:
         return await _answer(route, _request, given)
 
     parameters = [Parameter("_request", Parameter.POSITIONAL_OR_KEYWORD, annotation=Request)]
-    for given in route.parameters.values():
-        annotation = _annotation(route, given)
+    for parameter in route.parameters.values():
+        annotation = _annotation(route, parameter)
         if annotation is not None:
             parameters.append(
                 Parameter(
-                    given.name, Parameter.KEYWORD_ONLY, annotation=annotation, default=given.default
+                    parameter.name,
+                    Parameter.KEYWORD_ONLY,
+                    annotation=annotation,
+                    default=parameter.default,
                 )
             )
     endpoint.__signature__ = Signature(parameters)  # type: ignore[attr-defined]
@@ -114,15 +117,15 @@ def _endpoint(route: Route) -> Callable[..., Awaitable[Response]]:
     return endpoint
 
 
-def _annotation(route: Route, given: ParameterOf) -> Any:
+def _annotation(route: Route, of: ParameterOf) -> Any:
     """What FastAPI is to read a parameter by; None for what the program puts in itself."""
-    if given.source == "caller":
+    if of.source == "caller":
         return Annotated[Any, Depends(caller_of(route))]
-    if given.source == "path":
-        return Annotated[given.type, Path(description=_description(given.type))]
-    if given.source == "query":
-        return Annotated[given.type, Query(description=_description(given.type))]
-    return given.type if given.source == "body" else None
+    if of.source == "path":
+        return Annotated[of.type, Path(description=_description(of.type))]
+    if of.source == "query":
+        return Annotated[of.type, Query(description=_description(of.type))]
+    return of.type if of.source == "body" else None
 
 
 def _description(hint: Any) -> str | None:

@@ -98,17 +98,17 @@ def parse_length(text: str, *, default: LengthUnit = "cm", field: str = "length"
     parts: list[tuple[float, str | None]] = []
     position = 0
     while position < len(cleaned):
-        found = _PART.match(cleaned, position)
-        if found is None or found.end() == position:
+        match = _PART.match(cleaned, position)
+        if match is None or match.end() == position:
             raise bad
-        unit = found.group(2)
+        unit = match.group(2)
         if unit is not None and unit not in _NAMES:
             raise bad
         try:
-            parts.append((_amount(found.group(1)), _NAMES[unit] if unit else None))
+            parts.append((_amount(match.group(1)), _NAMES[unit] if unit else None))
         except (ValueError, ZeroDivisionError):
             raise bad from None
-        position = found.end()
+        position = match.end()
     match parts:
         case [(amount, None)]:
             total = amount * MM_PER[default]
@@ -143,23 +143,23 @@ def other_readings(text: str) -> list[str]:
 
     """
     cleaned = text.strip().lower()
-    found: list[str] = []
+    texts: list[str] = []
     if re.fullmatch(r"\d+\s+\d+/\d+|\d+/\d+", cleaned):
-        found.append(f"{cleaned} in")
+        texts.append(f"{cleaned} in")
     bare = _BARE.fullmatch(cleaned)
     if bare is not None:
         whole, mark, rest, unit = bare.groups()
         if mark and len(rest) == 3 and len(whole) <= 2:
-            found += [f"{whole}{rest} {unit}"] if unit else [f"{whole}{rest} mm"]
+            texts += [f"{whole}{rest} {unit}"] if unit else [f"{whole}{rest} mm"]
         if unit is None:
             decimal = f"{whole}.{rest}" if rest else whole
-            found += [f"{decimal} {name}" for name in ("mm", "cm", "in")]
+            texts += [f"{decimal} {name}" for name in ("mm", "cm", "in")]
             if mark:
-                found.append(f"{decimal} m")
+                texts.append(f"{decimal} m")
     two = _TWO_BARE.fullmatch(cleaned)
     if two is not None and int(two[1]) < 9 and int(two[2]) < 12:
-        found.append(f"{int(two[1])} ft {int(two[2])} in")
-    return found
+        texts.append(f"{int(two[1])} ft {int(two[2])} in")
+    return texts
 
 
 def in_other_units(text: str) -> list[str]:

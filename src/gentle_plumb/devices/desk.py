@@ -41,9 +41,9 @@ class SocketDesk:
     def state(self) -> DeskState:
         """Ask for range, keys and height; raises NoAnswer."""
         who = self._ask("WHO", _WHO)
-        at = self._ask("POSITION", _AT)
+        match = self._ask("POSITION", _AT)
         return DeskState(
-            low=float(who[1]), high=float(who[2]), presets=int(who[3]), at=float(at[1])
+            low=float(who[1]), high=float(who[2]), presets=int(who[3]), at=float(match[1])
         )
 
     def hold(self, target: float) -> DeskMotion:
@@ -51,8 +51,8 @@ class SocketDesk:
 
         Raises NoAnswer where it refuses, hit something, or the line broke.
         """
-        found = self._ask(f"HOLD {target:.0f}", _MOTION)
-        return DeskMotion(at=float(found[2]), moving=found[1] == "MOVING")
+        match = self._ask(f"HOLD {target:.0f}", _MOTION)
+        return DeskMotion(at=float(match[2]), moving=match[1] == "MOVING")
 
     def stop(self) -> DeskMotion:
         """Stop at once; raises NoAnswer."""

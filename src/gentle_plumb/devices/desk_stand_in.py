@@ -67,8 +67,10 @@ class DeskStandIn:
         if not LOW_MM <= target <= HIGH_MM:
             return self._line(f"ERR {target} is outside {LOW_MM} to {HIGH_MM}")
         if self._hit is not None:
-            at, back = self._hit
-            return self._line(f"ERR it hit something at {at} and went back to {back}; stop first")
+            index, back = self._hit
+            return self._line(
+                f"ERR it hit something at {index} and went back to {back}; stop first"
+            )
         if self._fault == "DROP":
             self._fault, self._target = "", None
             return None
@@ -97,9 +99,9 @@ class DeskStandIn:
         self._last = now
         if self._fault == "COLLISION" and abs(self._at - self._started) >= BEFORE_HIT_MM:
             up = self._target > self._started
-            at = round(self._at)
+            index = round(self._at)
             self._at += -BACK_MM if up else BACK_MM
-            self._hit, self._fault, self._target = (at, round(self._at)), "", None
+            self._hit, self._fault, self._target = (index, round(self._at)), "", None
         elif not held:
             self._target = None
 

@@ -33,10 +33,10 @@ class SocketInstrument:
 
     def state(self) -> InstrumentState:
         """Ask what it is set to; raises NoAnswer."""
-        found, _ = ask(self._address, "WHO", _WHO, name=self._name)
-        battery = int(found[3])
+        match, _ = ask(self._address, "WHO", _WHO, name=self._name)
+        battery = int(match[3])
         low = f"Its battery is at {battery} %." if battery <= LOW_BATTERY else None
-        unit = one_of(UNITS, found[2]) or "mm"  # the pattern lets no other through
+        unit = one_of(UNITS, match[2]) or "mm"  # the pattern lets no other through
         return InstrumentState(
             id=self._id, name=NAMES[self._id], unit=unit, battery=battery, warning=low
         )
@@ -49,11 +49,11 @@ class SocketInstrument:
     def read(self, *, subject: str, dimension: str, near: float | None = None) -> InstrumentReading:
         """Take one reading, in whatever unit it is set to; raises NoAnswer."""
         about = f"READ {dimension} {subject}" + (f" near={near:.0f}" if near is not None else "")
-        found, noise = ask(self._address, about, _READING, name=self._name)
+        match, noise = ask(self._address, about, _READING, name=self._name)
         warnings = []
         if noise:
             warnings.append("The signal was unclear: check the reading.")
-        if found[3] is not None and int(found[3]) <= LOW_BATTERY:
-            warnings.append(f"Its battery is at {int(found[3])} %.")
-        unit = one_of(UNITS, found[2]) or "mm"  # the pattern lets no other through
-        return InstrumentReading(amount=found[1], unit=unit, warning=" ".join(warnings) or None)
+        if match[3] is not None and int(match[3]) <= LOW_BATTERY:
+            warnings.append(f"Its battery is at {int(match[3])} %.")
+        unit = one_of(UNITS, match[2]) or "mm"  # the pattern lets no other through
+        return InstrumentReading(amount=match[1], unit=unit, warning=" ".join(warnings) or None)

@@ -30,10 +30,10 @@ class SocketLightMeter:
         """
         if not self._address:
             raise NoAnswer("No light meter connected. Type the reading.")
-        found, _ = ask(self._address, "READ", _READING, name="light meter")
-        lux = float(found[1])
+        match, _ = ask(self._address, "READ", _READING, name="light meter")
+        lux = float(match[1])
         if not DARKEST <= lux <= BRIGHTEST:
             raise NoAnswer(
                 f"The light meter says {lux:g} lux, outside {DARKEST:g} to {BRIGHTEST:g}."
             )
-        return LightReading(lux=lux, warning="Its battery is low." if found[2] else None)
+        return LightReading(lux=lux, warning="Its battery is low." if match[2] else None)

@@ -55,9 +55,9 @@ def ask(
                 if not raw:
                     raise NoAnswer(f"The {name} hung up. {otherwise}")
                 text = raw.decode("ascii", "replace").strip()
-                found = wanted.fullmatch(text)
-                if found is not None and raw.endswith(b"\n"):
-                    return found, noise
+                match = wanted.fullmatch(text)
+                if match is not None and raw.endswith(b"\n"):
+                    return match, noise
                 if text.startswith("ERR "):
                     raise NoAnswer(f"The {name} says: {text[4:]}.")
                 noise += 1

@@ -44,19 +44,19 @@ class SmtpMail:
         self._settings = settings
 
     def send(self, letter: LetterOut) -> None:
-        told = self._settings
+        settings = self._settings
         message = EmailMessage(policy=SMTP)
-        message["From"] = told.sender
+        message["From"] = settings.sender
         message["To"] = letter.to
         message["Subject"] = " ".join(letter.subject.split())
         message["Date"] = formatdate(localtime=False)
-        message["Message-ID"] = f"<{letter.id}@{told.sender.rpartition('@')[2] or 'localhost'}>"
+        message["Message-ID"] = f"<{letter.id}@{settings.sender.rpartition('@')[2] or 'localhost'}>"
         message["Auto-Submitted"] = "auto-generated"
         message.set_content(letter.text)
         try:
             with self._connected() as server:
-                if told.user:
-                    server.login(told.user, told.password)
+                if settings.user:
+                    server.login(settings.user, settings.password)
                 server.send_message(message)
         except smtplib.SMTPRecipientsRefused as error:
             code, words = next(iter(error.recipients.values()))
@@ -74,13 +74,15 @@ class SmtpMail:
 
     def _connected(self) -> smtplib.SMTP:
         """A line to the mail server, secret and to the right one where that is wanted."""
-        told = self._settings
-        if not told.tls:
-            return smtplib.SMTP(told.host, told.port, timeout=PATIENCE_S)
-        trusted = ssl.create_default_context(cafile=told.authorities)
-        if told.port == SECRET_FROM_THE_START:
-            return smtplib.SMTP_SSL(told.host, told.port, timeout=PATIENCE_S, context=trusted)
-        server = smtplib.SMTP(told.host, told.port, timeout=PATIENCE_S)
+        settings = self._settings
+        if not settings.tls:
+            return smtplib.SMTP(settings.host, settings.port, timeout=PATIENCE_S)
+        trusted = ssl.create_default_context(cafile=settings.authorities)
+        if settings.port == SECRET_FROM_THE_START:
+            return smtplib.SMTP_SSL(
+                settings.host, settings.port, timeout=PATIENCE_S, context=trusted
+            )
+        server = smtplib.SMTP(settings.host, settings.port, timeout=PATIENCE_S)
         try:
             server.starttls(context=trusted)
         except BaseException:

@@ -277,7 +277,7 @@ class EquipmentDocument(Part):
 
     def workstation(self) -> Workstation:
         """The pieces in mm."""
-        feet, ids = self.feet, [one.id for one in self.items]
+        feet, ids = self.feet, [item.id for item in self.items]
         twice = next((id for id in ids if ids.count(id) > 1), None)
         if twice is not None:
             raise Misplaced("items", f"“{twice}” stands there twice: give its count instead")
@@ -290,9 +290,9 @@ class EquipmentDocument(Part):
         with under("keyboard"):
             keyboard = self.keyboard.keyboard().under(screen)
         items = []
-        for index, one in enumerate(self.items):
+        for index, document in enumerate(self.items):
             with under(f"items.{index}"):
-                items.append(one.item())
+                items.append(document.item())
         return Workstation(
             chair=chair,
             desk=desk,
@@ -301,7 +301,9 @@ class EquipmentDocument(Part):
             screen=screen,
             feet=None
             if feet is None
-            else tuple(one.span(f"feet.{index}", 0, 600) for index, one in enumerate(feet)),
+            else tuple(
+                document.span(f"feet.{index}", 0, 600) for index, document in enumerate(feet)
+            ),
             items=tuple(items),
             at_hand=frozenset(self.at_hand),
             other_seat=self.other_seat.span("other_seat", 250, 900) if self.other_seat else None,

@@ -71,12 +71,12 @@ class BodyDocument(Part):
 
     def body(self) -> Body:
         """The body in mm."""
-        made: dict[str, BodyValue] = {}
-        for name, given in self.values.items():
+        values: dict[str, BodyValue] = {}
+        for name, document in self.values.items():
             entry = dimension(name)
             readings = [
                 maybe_mm(reading, f"{name}.readings.{index}", entry.low_mm, entry.high_mm) or 0.0
-                for index, reading in enumerate(given.readings)
+                for index, reading in enumerate(document.readings)
             ]
             resolved = resolve_readings(readings, repeat_limit_mm=entry.repeat_limit_mm)
             if resolved.value_mm is None:
@@ -85,9 +85,9 @@ class BodyDocument(Part):
                     f"two readings {resolved.spread_mm:g} mm apart, more than "
                     f"{entry.repeat_limit_mm:g} mm: give a third",
                 )
-            sd = given.sd if given.sd is not None else resolved.sd_mm
-            made[name] = BodyValue(mm=resolved.value_mm, sd_mm=sd, source=given.source)
-        return Body(values=made, sex=self.sex, posture=self.posture)
+            sd = document.sd if document.sd is not None else resolved.sd_mm
+            values[name] = BodyValue(mm=resolved.value_mm, sd_mm=sd, source=document.source)
+        return Body(values=values, sex=self.sex, posture=self.posture)
 
 
 class SettingsDocument(Part):
@@ -106,7 +106,7 @@ class SettingsDocument(Part):
         return Settings(**given, keys=keys)
 
 
-_FILED = tuple(one for one in QUANTITIES.values() if one.settable)
+_FILED = tuple(quantity for quantity in QUANTITIES.values() if quantity.settable)
 
 
 def _filed_as(quantity: Quantity) -> str:
@@ -183,8 +183,8 @@ class PlaceDocument(Part):
         """The further screens."""
         return Details(
             side_screens=tuple(
-                one.beside(f"screen{index}")
-                for index, one in enumerate(self.equipment.side_screens, start=2)
+                document.beside(f"screen{index}")
+                for index, document in enumerate(self.equipment.side_screens, start=2)
             )
         )
 
@@ -193,11 +193,15 @@ class PlaceDocument(Part):
         pieces = {"seat": station.chair.seat, "surface": station.desk.surface}
         for posture, own in (("seated", self.own_seated), ("standing", self.own_standing)):
             for key, span in pieces.items():
-                at = own.settings(None).get(key)
-                if at is not None and span is not None and not span.low <= at <= span.high:
+                position = own.settings(None).get(key)
+                if (
+                    position is not None
+                    and span is not None
+                    and not span.low <= position <= span.high
+                ):
                     raise Misplaced(
                         f"own_{posture}.{key}",
-                        f"{at:g} mm is outside what the piece can do, {span.low:g} to "
+                        f"{position:g} mm is outside what the piece can do, {span.low:g} to "
                         f"{span.high:g} mm",
                     )
 
@@ -268,18 +272,18 @@ class CaseDocument(PersonDocument, PaceDocument, PlaceDocument):
         """What is ticked is something that is offered: raises Misplaced; likewise for each length."""
         case = self.case(place)
         if place.taken:
-            known = {key_of(one) for one in own_kit(case, place.own().taken)}
-            strange = next((one for one in place.taken if one not in known), None)
+            known = {key_of(addition) for addition in own_kit(case, place.own().taken)}
+            strange = next((text for text in place.taken if text not in known), None)
             if strange is not None:
                 raise Misplaced("taken", f"“{strange}” can't be added here, or not with the rest")
         if place.plan == "own" and not place.taken:
             raise Misplaced("plan", "your own plan must list what it adds in “taken”")
 
-    def _policy(self, made: Policy) -> Policy:
+    def _policy(self, policy: Policy) -> Policy:
         unknown = set(self.policies) - set(Policy.__dataclass_fields__)
         if unknown:
             raise Misplaced(f"policies.{sorted(unknown)[0]}", "there is no policy of this name")
-        given = {name: getattr(made, name) for name in Policy.__dataclass_fields__}
+        given = {name: getattr(policy, name) for name in Policy.__dataclass_fields__}
         try:
             return _POLICY.validate_json(json.dumps(given | self.policies), strict=True)
         except ValidationError as error:
@@ -321,13 +325,13 @@ class CaseDocument(PersonDocument, PaceDocument, PlaceDocument):
         person = self.person(station)
         station = pieces_within_limits(station, person)
         policy, standing = (within_limits(one, person) for one in (policy, standing))
-        found, up = place.found(station.keyboard.thickness)
+        settings, up = place.found(station.keyboard.thickness)
         with under("body.values"):
             body = self.body.body()
         return Case(
             body=body,
-            workstation=hung_on_wall(station, found, up),
-            found_seated=found,
+            workstation=hung_on_wall(station, settings, up),
+            found_seated=settings,
             found_standing=up,
             shoe_seated=maybe_mm(self.shoe_seated, "shoe_seated", 0, 150),
             shoe_standing=maybe_mm(self.shoe_standing, "shoe_standing", 0, 150),
@@ -354,11 +358,11 @@ class CaseDocument(PersonDocument, PaceDocument, PlaceDocument):
         """A place worked out, with the chosen plan in place; single purchases where wanted."""
         place = place or self
         own, case = place.own(), self.case(place)
-        worked = make_plans(case, own=own, fixes=fixes)
+        plan_set = make_plans(case, own=own, fixes=fixes)
         taken = place.plan if place.plan != "own" or own.taken else "room"
-        chosen = worked.plan(taken).case
+        chosen = plan_set.plan(taken).case
         result = fit(chosen, overrule_seated=own.seated, overrule_standing=own.standing)
-        return CaseWorked(case=chosen, result=result, worked=worked)
+        return CaseWorked(case=chosen, result=result, worked=plan_set)
 
 
 @dataclass(frozen=True, kw_only=True)

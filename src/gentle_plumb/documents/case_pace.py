@@ -78,7 +78,7 @@ def day_of(record: Record, case: Case, *, standing_possible: bool) -> WorkingDay
 def day_document(day: WorkingDay, case: Case, week: int = 0) -> dict[str, Any]:
     """Return a working day as plain JSON: in words, its rhythms, and the general movements in its breaks."""
     person = case.person
-    made: dict[str, Any] = {
+    result: dict[str, Any] = {
         "format": "gentle-plumb-day-1",
         "day": to_jsonable(day_view(day, person, week)),
         "rhythms": to_jsonable(rhythm_views(day, person)),
@@ -86,4 +86,4 @@ def day_document(day: WorkingDay, case: Case, week: int = 0) -> dict[str, Any]:
             programme_view(choose_movements([], person), day.week(week), person)
         ),
     }
-    return made
+    return result

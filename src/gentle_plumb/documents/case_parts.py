@@ -70,8 +70,8 @@ def maybe_mm(value: float | str | None, what: str, low: float, high: float) -> f
 def within(field: RecordField[float]) -> FieldInfo:
     """A number in the range of a field of the record."""
     low, high = field.ends
-    made: FieldInfo = Field(ge=low, le=high)
-    return made
+    info: FieldInfo = Field(ge=low, le=high)
+    return info
 
 
 class Part(BaseModel):
@@ -109,11 +109,11 @@ class RangeDocument(Part):
         return Span(low=first, high=last, step=self.step)
 
 
-def span_of(given: RangeDocument | None, what: str, low: float, high: float) -> Span | None:
+def span_of(document: RangeDocument | None, what: str, low: float, high: float) -> Span | None:
     """A range in mm; None stays None."""
-    return given.span(what, low, high) if given is not None else None
+    return document.span(what, low, high) if document is not None else None
 
 
-def degrees_of(given: RangeDocument | None, what: str, low: float, high: float) -> Span | None:
+def degrees_of(document: RangeDocument | None, what: str, low: float, high: float) -> Span | None:
     """A range in degrees; None stays None."""
-    return given.degrees(what, low, high) if given is not None else None
+    return document.degrees(what, low, high) if document is not None else None

@@ -68,7 +68,7 @@ class PersonDocument(Part):
 
     @model_validator(mode="after")
     def _known(self) -> PersonDocument:
-        for id in (*self.precautions, *(one.precaution for one in self.cleared)):
+        for id in (*self.precautions, *(document.precaution for document in self.cleared)):
             if id not in PRECAUTIONS:
                 raise Misplaced(
                     "precautions", f"there is no “{id}”; one of {', '.join(PRECAUTIONS)}"
@@ -77,15 +77,15 @@ class PersonDocument(Part):
             if limit not in JOINTS_LIMITED:
                 raise Misplaced("joints", f"“{limit}” is no limit of a joint")
             _in_range(limit, degrees)
-        for one in self.cleared:
-            limits = PRECAUTIONS[one.precaution].limits
-            if one.limit not in limits:
+        for document in self.cleared:
+            limits = PRECAUTIONS[document.precaution].limits
+            if document.limit not in limits:
                 raise Misplaced(
                     "cleared",
-                    f"{one.precaution} has no limit “{one.limit}”; one of {', '.join(limits)}",
+                    f"{document.precaution} has no limit “{document.limit}”; one of {', '.join(limits)}",
                 )
-            if one.figure is not None:
-                _in_range(one.limit, one.figure)
+            if document.figure is not None:
+                _in_range(document.limit, document.figure)
         return self
 
     def person(self, station: Workstation) -> PersonLimits:
@@ -94,9 +94,9 @@ class PersonDocument(Part):
         return person_limits(
             {
                 id: {
-                    one.limit: one.figure
-                    for one in self.cleared
-                    if one.precaution == id and one.on <= today
+                    document.limit: document.figure
+                    for document in self.cleared
+                    if document.precaution == id and document.on <= today
                 }
                 for id in self.precautions
             },

@@ -71,15 +71,18 @@ def result_document(case: CaseDocument) -> ResultDocument:
 
 
 def _result_at(case: CaseDocument, place: PlaceDocument) -> dict[str, Any]:
-    made = case.work(place)
+    case_worked = case.work(place)
     return {
         "use": place.use,
         "plan": place.plan,
-        "result": made.result,
-        "notes": list(notes_in(made.case, made.result, "mm")),
-        "order": [f"{row.posture}.{row.key}" for row in working_order(made.case, made.result)],
-        "plans": [PlanDocument.of(plan) for plan in made.worked.plans],
-        "fixes": list(made.worked.fixes),
+        "result": case_worked.result,
+        "notes": list(notes_in(case_worked.case, case_worked.result, "mm")),
+        "order": [
+            f"{row.posture}.{row.key}"
+            for row in working_order(case_worked.case, case_worked.result)
+        ],
+        "plans": [PlanDocument.of(plan) for plan in case_worked.worked.plans],
+        "fixes": list(case_worked.worked.fixes),
         "offers": list(offers_of(case.case(place), own=place.own())),
     }
 

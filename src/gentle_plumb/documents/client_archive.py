@@ -109,9 +109,9 @@ class _Files:
     def __init__(self, archive: zipfile.ZipFile) -> None:
         self._archive = archive
         held = archive.infolist()
-        if len(held) > MOST_FILES or sum(one.file_size for one in held) > MOST_BYTES:
+        if len(held) > MOST_FILES or sum(zip_info.file_size for zip_info in held) > MOST_BYTES:
             raise ValueError(
-                f"{len(held)} files of {sum(one.file_size for one in held)} bytes are more than a client has "
+                f"{len(held)} files of {sum(zip_info.file_size for zip_info in held)} bytes are more than a client has "
                 f"({MOST_FILES}, {MOST_BYTES})."
             )
 
@@ -123,10 +123,10 @@ class _Files:
         if about.file_size > MOST_FILE:
             raise ValueError(f"{name}: {about.file_size} bytes are more than {MOST_FILE}.")
         with self._archive.open(about) as file:
-            found = file.read(MOST_FILE + 1)
-        if len(found) > MOST_FILE:
+            data = file.read(MOST_FILE + 1)
+        if len(data) > MOST_FILE:
             raise ValueError(f"{name} is longer than it says.")
-        return found
+        return data
 
 
 def _client(files: _Files) -> ClientArchive:

@@ -49,16 +49,16 @@ def day_calendar(
         Which movement is done at which time of the whole day, minutes after midnight.
 
     """
-    made = Calendar()
-    made.add("prodid", PRODUCT)
-    made.add("version", "2.0")
-    made.add("method", "PUBLISH")
+    calendar = Calendar()
+    calendar.add("prodid", PRODUCT)
+    calendar.add("version", "2.0")
+    calendar.add("method", "PUBLISH")
     stamp = datetime.combine(visited_on, time(), UTC)
     monday = visited_on + timedelta(days=7 - visited_on.weekday())
     for week, spells, weeks in _phases(day):
         begins = monday + timedelta(weeks=week)
         for spell in _told(spells):
-            made.add_component(
+            calendar.add_component(
                 _event(
                     spell,
                     begins,
@@ -74,8 +74,8 @@ def day_calendar(
         event.add("dtstart", follow_up)
         event.add("dtend", follow_up + timedelta(days=1))
         _quiet(event, f"{key} follow-up", stamp)
-        made.add_component(event)
-    return bytes(made.to_ical())
+        calendar.add_component(event)
+    return bytes(calendar.to_ical())
 
 
 def _phases(day: WorkingDay) -> Iterator[tuple[int, Sequence[Spell], int]]:
@@ -87,7 +87,7 @@ def _phases(day: WorkingDay) -> Iterator[tuple[int, Sequence[Spell], int]]:
 
 def _told(spells: Sequence[Spell]) -> Iterator[Spell]:
     """Yield what one is told of: standing and moving; sitting follows from their ends."""
-    return (one for one in spells if one.posture in ("stand", "move") and not one.lunch)
+    return (spell for spell in spells if spell.posture in ("stand", "move") and not spell.lunch)
 
 
 def _title(spell: Spell, movement: str, *, walks: bool) -> str:

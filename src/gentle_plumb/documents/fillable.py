@@ -36,17 +36,17 @@ def with_fields(pdf: bytes, spots: Sequence[Mapping[str, Any]]) -> bytes:
         from the page's upper left corner.
 
     """
-    made = PdfWriter(clone_from=io.BytesIO(pdf))
+    writer = PdfWriter(clone_from=io.BytesIO(pdf))
     fields = ArrayObject()
     for spot in spots:
-        page = made.pages[int(spot["page"]) - 1]
+        page = writer.pages[int(spot["page"]) - 1]
         top = float(page.mediabox.top) - float(spot["y"])
         left, width, height = (float(spot[name]) for name in ("x", "width", "height"))
-        field = _field(made, spot, width, height)
+        field = _field(writer, spot, width, height)
         field[NameObject("/Rect")] = ArrayObject(
-            FloatObject(at) for at in (left, top - height, left + width, top)
+            FloatObject(position) for position in (left, top - height, left + width, top)
         )
-        kept = made._add_object(field)  # its only way to add an object
+        kept = writer._add_object(field)  # its only way to add an object
         annotations = page.get("/Annots")
         held = annotations.get_object() if annotations is not None else ArrayObject()
         page[NameObject("/Annots")] = ArrayObject([*held, kept])
@@ -58,8 +58,8 @@ def with_fields(pdf: bytes, spots: Sequence[Mapping[str, Any]]) -> bytes:
             NameObject("/BaseFont"): NameObject("/Helvetica"),
         }
     )
-    fonts = DictionaryObject({NameObject(FONT): made._add_object(helvetica)})
-    made._root_object[NameObject("/AcroForm")] = DictionaryObject(
+    fonts = DictionaryObject({NameObject(FONT): writer._add_object(helvetica)})
+    writer._root_object[NameObject("/AcroForm")] = DictionaryObject(
         {
             NameObject("/Fields"): fields,
             NameObject("/NeedAppearances"): BooleanObject(True),
@@ -68,12 +68,12 @@ def with_fields(pdf: bytes, spots: Sequence[Mapping[str, Any]]) -> bytes:
         }
     )
     held_out = io.BytesIO()
-    made.write(held_out)
+    writer.write(held_out)
     return held_out.getvalue()
 
 
 def _field(
-    made: PdfWriter, spot: Mapping[str, Any], width: float, height: float
+    writer: PdfWriter, spot: Mapping[str, Any], width: float, height: float
 ) -> DictionaryObject:
     field = DictionaryObject(
         {
@@ -91,8 +91,8 @@ def _field(
     cross = f"1.2 w 2 2 m {width - 2:g} {height - 2:g} l 2 {height - 2:g} m {width - 2:g} 2 l S"
     looks = DictionaryObject(
         {
-            NameObject(TICKED): _look(made, cross, width, height),
-            NameObject(OPEN): _look(made, "", width, height),
+            NameObject(TICKED): _look(writer, cross, width, height),
+            NameObject(OPEN): _look(writer, "", width, height),
         }
     )
     field[NameObject("/FT")] = NameObject("/Btn")
@@ -102,22 +102,22 @@ def _field(
     return field
 
 
-def _look(made: PdfWriter, drawn: str, width: float, height: float) -> Any:
+def _look(writer: PdfWriter, drawn: str, width: float, height: float) -> Any:
     look = StreamObject()
     look.set_data(drawn.encode())
     look[NameObject("/Type")] = NameObject("/XObject")
     look[NameObject("/Subtype")] = NameObject("/Form")
     look[NameObject("/BBox")] = ArrayObject(FloatObject(at) for at in (0, 0, width, height))
-    return made._add_object(look)
+    return writer._add_object(look)
 
 
 def filled_in(pdf: bytes) -> dict[str, str]:
     """Return what was filled into a form: ``yes`` for a box that is ticked, else what was typed, by field."""
-    found = {}
+    result = {}
     for name, field in (PdfReader(io.BytesIO(pdf)).get_fields() or {}).items():
         value = str(field.value or "")
         if value in (TICKED, OPEN):
-            found[name] = "yes" if value == TICKED else ""
+            result[name] = "yes" if value == TICKED else ""
         else:
-            found[name] = value
-    return found
+            result[name] = value
+    return result

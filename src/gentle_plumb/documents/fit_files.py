@@ -52,13 +52,15 @@ def result_csv(result: FitResult) -> str:
         for row in posture.rows if posture.possible else ():
             cells = [getattr(row, name) for name in COLUMNS[:-2]]
             shown = [f"{cell:.2f}" if isinstance(cell, float) else cell for cell in cells]
-            lines.writerow([*shown, "; ".join(one.text for one in row.limits), row.reason])
+            lines.writerow([*shown, "; ".join(limit.text for limit in row.limits), row.reason])
     return out.getvalue()
 
 
-def result_svg(made: CaseWorked, *, width: float = 1200.0, height: float = 800.0) -> str:
+def result_svg(case_worked: CaseWorked, *, width: float = 1200.0, height: float = 800.0) -> str:
     """The elevation as aimed at."""
-    scene = draw_scene(made.case, made.result, SceneRequest(width=width, height=height, unit="mm"))
+    scene = draw_scene(
+        case_worked.case, case_worked.result, SceneRequest(width=width, height=height, unit="mm")
+    )
     plain: dict[str, Any] = to_jsonable(scene)
     return scene_svg(plain)
 
@@ -82,12 +84,12 @@ def read_case(text: str) -> CaseDocument:
 
 
 def _once(pairs: list[tuple[str, Any]]) -> dict[str, Any]:
-    found: dict[str, Any] = {}
+    result: dict[str, Any] = {}
     for name, value in pairs:
-        if name in found:
+        if name in result:
             raise ValueError(f"“{name}” is said twice in one place")
-        found[name] = value
-    return found
+        result[name] = value
+    return result
 
 
 def trouble_of(error: Exception) -> list[str]:
@@ -106,42 +108,42 @@ def trouble_of(error: Exception) -> list[str]:
 
 def problems_of(error: ValidationError) -> list[str]:
     """What is wrong with a case, one sentence a field."""
-    told = (invalid_at(one["loc"], one, whole="case") for one in error.errors())
-    return [f"{path}: {words}" for path, words in told]
+    generator = (invalid_at(one["loc"], one, whole="case") for one in error.errors())
+    return [f"{path}: {words}" for path, words in generator]
 
 
 def brief(document: CaseDocument, number: int) -> dict[str, Any]:
     """The result of one of many: how everything is set in each plan, what is added, what is left."""
-    found = {"line": number, "title": document.title, **_brief_at(document, document)}
+    result = {"line": number, "title": document.title, **_brief_at(document, document)}
     if document.places:
-        found["places"] = [
+        result["places"] = [
             {"name": place.name, **_brief_at(document, place)} for place in document.places
         ]
-    return found
+    return result
 
 
 def _brief_at(document: CaseDocument, place: PlaceDocument) -> dict[str, Any]:
-    made = document.work(place, fixes=False)
-    taken = made.result
+    case_worked = document.work(place, fixes=False)
+    taken = case_worked.result
     return {
         "plan": place.plan,
         "seated": to_jsonable(settings_of(taken.seated)) if taken.seated.possible else None,
         "standing": to_jsonable(settings_of(taken.standing)) if taken.standing.possible else None,
         "limits": [
-            f"{row.posture}.{row.key}: {one.text}"
+            f"{row.posture}.{row.key}: {limit.text}"
             for posture in (taken.seated, taken.standing)
             for row in posture.rows
-            for one in row.limits
+            for limit in row.limits
             if posture.possible
         ],
         "plans": [
             {
                 "id": plan.id,
-                "added": [one.label for one in plan.added],
+                "added": [added.label for added in plan.added],
                 "over": round(plan.over, 3),
                 "minutes": plan.minutes,
             }
-            for plan in made.worked.plans
+            for plan in case_worked.worked.plans
         ],
     }
 
@@ -195,5 +197,5 @@ def fit_many(lines: Iterable[str], *, processes: int | None = None) -> Iterator[
             waiting.append(pool.submit(_work, chunk))
             if len(waiting) > 2 * many:
                 yield from waiting.pop(0).result()
-        for one in waiting:
-            yield from one.result()
+        for future in waiting:
+            yield from future.result()

@@ -41,13 +41,13 @@ def _posture(posture: PostureFit, unit: LengthUnit) -> Table:
     return table
 
 
-def print_table(console: Console, made: CaseWorked, unit: LengthUnit) -> None:
+def print_table(console: Console, case_worked: CaseWorked, unit: LengthUnit) -> None:
     """Print both postures, the moves between them, notes, plans with cautions, and purchases."""
 
     def say(words: str) -> None:
         console.print(words, markup=False)
 
-    result = made.result
+    result = case_worked.result
     for posture in (result.seated, result.standing):
         if posture.possible:
             console.print(_posture(posture, unit))
@@ -56,13 +56,13 @@ def print_table(console: Console, made: CaseWorked, unit: LengthUnit) -> None:
     for move in move_views(result.moves, unit):
         way = f"{move.seated} to {move.standing} {unit} ({move.by})" if move.by else move.both
         say(f"{move.label}: {way}")
-    for note in notes_in(made.case, result, unit):
+    for note in notes_in(case_worked.case, result, unit):
         say(note)
-    _print_plans(console, made.worked, unit)
+    _print_plans(console, case_worked.worked, unit)
 
 
-def _print_plans(console: Console, worked: PlanSet, unit: LengthUnit) -> None:
-    shown, fixes = plan_views(worked, unit)
+def _print_plans(console: Console, plan_set: PlanSet, unit: LengthUnit) -> None:
+    shown, fixes = plan_views(plan_set, unit)
     plans = Table(title="Plans", title_justify="left")
     for heading in ("", "does not fit", "added", "price", "outside bands", "a day"):
         plans.add_column(heading)
@@ -70,15 +70,15 @@ def _print_plans(console: Console, worked: PlanSet, unit: LengthUnit) -> None:
         plans.add_row(
             plan.label,
             "\n".join(plan.lacks) or "–",
-            "\n".join(one.label for one in plan.added) or "nothing",
-            "\n".join(one.price for one in plan.added),
+            "\n".join(view.label for view in plan.added) or "nothing",
+            "\n".join(view.price for view in plan.added),
             "\n".join(
-                [plan.over, *(f"{one.label}, {one.posture}: {one.over}" for one in plan.left)]
+                [plan.over, *(f"{view.label}, {view.posture}: {view.over}" for view in plan.left)]
             ),
             plan.minutes or "–",
         )
     console.print(plans)
-    for caution in dict.fromkeys(one for plan in shown for one in plan.cautions):
+    for caution in dict.fromkeys(caution for plan in shown for caution in plan.cautions):
         console.print(caution, markup=False)
     for fix in fixes:
         console.print(f"{fix.label} ({fix.price}): {fix.removes}; {fix.left} left", markup=False)

@@ -111,9 +111,9 @@ class PillowImageProcessor:
         if width * height <= LARGE:
             return self._unpacked(opened)
         with _LARGE_ONES:
-            made = self._unpacked(opened)
+            photo = self._unpacked(opened)
         _give_back()
-        return made
+        return photo
 
     def _unpacked(self, opened: Image.Image) -> ProcessedPhoto:
         exif = opened.getexif()

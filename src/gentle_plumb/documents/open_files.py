@@ -20,28 +20,28 @@ class PaperFiles:
     def of_visit(
         self,
         opened: VisitSnapshot,
-        worked: VisitAnalysis,
+        analysis: VisitAnalysis,
         sheets: Sequence[MeasurementSheet],
         drawing: Scene | None,
     ) -> list[Attachment]:
         """Return the visit, its result, its measurements and its drawing."""
-        found = [
+        attachments = [
             Attachment(
                 name=VISIT,
                 says="The visit, entry by entry",
                 media="application/json",
-                text=visit_document(opened, worked.given.practice).model_dump_json(indent=1),
+                text=visit_document(opened, analysis.given.practice).model_dump_json(indent=1),
             ),
             Attachment(
                 name=RESULT,
                 says="Targets and settings that were worked out",
                 media="application/json",
-                text=visit_result(worked).model_dump_json(),
+                text=visit_result(analysis).model_dump_json(),
             ),
         ]
         if sheets:
             fhir = FORMATS["fhir"]
-            found.append(
+            attachments.append(
                 Attachment(
                     name=MEASUREMENTS,
                     says="Body measurements, HL7 FHIR R4",
@@ -49,7 +49,7 @@ class PaperFiles:
                     text=fhir.write(sheets).decode(),
                 )
             )
-        return [*found, *self.of_drawing(drawing)]
+        return [*attachments, *self.of_drawing(drawing)]
 
     def of_drawing(self, drawing: Scene | None) -> list[Attachment]:
         """Return the drawing alone."""

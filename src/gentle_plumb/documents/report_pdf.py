@@ -65,10 +65,10 @@ class TypstPdfRenderer:
     def _set(self, template: str, inputs: dict[str, str]) -> bytes:
         plain = {name: text.translate(TURNS) for name, text in inputs.items()}
         with spending("papers"):
-            made = self._compiler(template).compile(sys_inputs=plain, pdf_standards=[*STANDARDS])
-        if not isinstance(made, bytes):
+            result = self._compiler(template).compile(sys_inputs=plain, pdf_standards=[*STANDARDS])
+        if not isinstance(result, bytes):
             raise TypeError("the press gave no single document")
-        return made
+        return result
 
     def print_card(self, card: TargetCard) -> bytes:
         """Set a target card: A6, a page for each person, each with a code that holds its numbers as text."""
@@ -87,9 +87,10 @@ class TypstPdfRenderer:
         if not isinstance(made, bytes):
             raise TypeError("the press gave no single document")
         asked = {
-            f"done_{one.id or at}": f"Done: {one.title}" for at, one in enumerate(paper.requests)
+            f"done_{request.id or index}": f"Done: {request.title}"
+            for index, request in enumerate(paper.requests)
         }
-        return with_fields(made, [{**one, "says": asked.get(one["name"], "")} for one in spots])
+        return with_fields(made, [{**spot, "says": asked.get(spot["name"], "")} for spot in spots])
 
     def read_request(self, pdf: bytes) -> dict[str, str]:
         """Return what was filled into such a form, by field.
@@ -107,11 +108,11 @@ class TypstPdfRenderer:
         if not isinstance(laid, bytes):
             raise TypeError("the press gave no single document")
         over = PdfReader(io.BytesIO(laid)).pages[0]
-        made = PdfWriter(clone_from=io.BytesIO(pdf))
-        for page in made.pages:
+        writer = PdfWriter(clone_from=io.BytesIO(pdf))
+        for page in writer.pages:
             page.merge_page(over)
         held = io.BytesIO()
-        made.write(held)
+        writer.write(held)
         return held.getvalue()
 
     def print(
@@ -155,12 +156,12 @@ def paper_inputs(
     if isinstance(paper, ClientPaper):
         bar = paper.day.scene if paper.day is not None else None
         inputs["day"] = scene_svg(asdict(bar)) if bar is not None else ""
-        drawn = [[scene_svg(asdict(one)) for one in each.scenes] for each in paper.movements]
+        drawn = [[scene_svg(asdict(scene)) for scene in each.scenes] for each in paper.movements]
         inputs["movements"] = json.dumps(drawn)
     if isinstance(paper, ClientPaper | RecordPaper):
-        shown = {one.id: pictures[one.id] for one in paper.photos if one.id in pictures}
+        shown = {photo.id: pictures[photo.id] for photo in paper.photos if photo.id in pictures}
         inputs["pictures"] = json.dumps({id: _held(jpeg) for id, jpeg in shown.items()})
-    inputs["attached"] = json.dumps([asdict(one) for one in attached])
+    inputs["attached"] = json.dumps([asdict(attachment) for attachment in attached])
     return inputs
 
 
@@ -178,6 +179,6 @@ def card_inputs(card: TargetCard) -> dict[str, str]:
     """Return what the card's template is given."""
     return {
         "content": card.model_dump_json(exclude={"people": {"__all__": {"scene"}}}),
-        "drawn": json.dumps([scene_svg(asdict(one.scene)) for one in card.people]),
-        "codes": json.dumps([code_svg(one.code) for one in card.people]),
+        "drawn": json.dumps([scene_svg(asdict(person.scene)) for person in card.people]),
+        "codes": json.dumps([code_svg(person.code) for person in card.people]),
     }

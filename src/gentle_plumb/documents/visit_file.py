@@ -103,19 +103,19 @@ def entries_of(
     values: Mapping[str, float | str | None], left_out: set[str] | frozenset[str] = frozenset()
 ) -> dict[str, str]:
     """Return values as they would be typed, each readable by itself: lengths in mm, times of day."""
-    found = {}
+    result = {}
     for path, value in sorted(values.items()):
         if value is None or value == "" or path in left_out or path.startswith(LEFT_OUT):
             continue
-        found[path] = typed_of(field_of(path), value)
-    return found
+        result[path] = typed_of(field_of(path), value)
+    return result
 
 
-def visit_result(worked: VisitAnalysis) -> VisitResultDocument:
+def visit_result(analysis: VisitAnalysis) -> VisitResultDocument:
     """Return what a visit comes to as its open format."""
-    case, result = worked.case, worked.result
+    case, result = analysis.case, analysis.result
     return VisitResultDocument(
-        plan=worked.plan,
+        plan=analysis.plan,
         result=result,
         order=[f"{row.posture}.{row.key}" for row in working_order(case, result)],
         notes=list(notes_in(case, result, "mm")),
@@ -139,10 +139,10 @@ def visit_schema() -> dict[str, Any]:
 
 def visit_lines(visit: VisitDocument, unit: LengthUnit) -> list[str]:
     """Return what a visit comes to, worked out anew from its entries: one line each, lengths in the unit."""
-    given = VisitInput(
+    visit_input = VisitInput(
         values=visit.values(), today=visit.visit_on, sex=visit.sex, practice=visit.practice
     )
-    worked = analyse_visit(given, unit)
+    analysis = analyse_visit(visit_input, unit)
 
     def said(value: str | None, unit: str) -> str:
         return with_unit(value, unit) if value is not None else "–"
@@ -153,7 +153,7 @@ def visit_lines(visit: VisitDocument, unit: LengthUnit) -> list[str]:
     rows = [
         f"{row.posture:<9}{row.label}: {said(row.found, row.unit)} found, "
         f"{said(row.setting, row.unit)} to set"
-        for row in worked.rows(unit, brief=True)
+        for row in analysis.rows(unit, brief=True)
         if row.setting is not None
     ]
     return [head, *rows]

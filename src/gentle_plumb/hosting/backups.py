@@ -226,9 +226,9 @@ def shut_out(url: str, folder: Path) -> int:
 def drop_old(folder: Path, days: int, now: datetime) -> list[Path]:
     """Delete backups older than so many days: what was erased outlives it no longer than that."""
     oldest = NAME.format(now - timedelta(days=days))
-    gone = [one for one in sorted(folder.glob(f"plumb-*{SUFFIX}")) if one.name < oldest]
-    for one in gone:
-        one.unlink()
+    gone = [path for path in sorted(folder.glob(f"plumb-*{SUFFIX}")) if path.name < oldest]
+    for path in gone:
+        path.unlink()
     return gone
 
 

@@ -42,7 +42,7 @@ def page_licences(web: Path) -> Iterator[Licence]:
         yield Licence(
             part=f"{name} {told.get('version', '')}",
             named=str(told.get("license", "")),
-            text="\n\n".join(one.read_text("utf-8", "replace").strip() for one in texts),
+            text="\n\n".join(text.read_text("utf-8", "replace").strip() for text in texts),
         )
 
 
@@ -76,17 +76,19 @@ def _named(held: Distribution) -> str:
 
 
 def _text_of(held: Distribution) -> str:
-    found = [one for one in held.files or [] if TEXTS.match(one.name) and one.suffix != ".py"]
-    texts = [Path(str(held.locate_file(one))) for one in found]
-    return "\n\n".join(one.read_text("utf-8", "replace").strip() for one in texts if one.is_file())
+    paths = [file for file in held.files or [] if TEXTS.match(file.name) and file.suffix != ".py"]
+    texts = [Path(str(held.locate_file(path))) for path in paths]
+    return "\n\n".join(
+        text.read_text("utf-8", "replace").strip() for text in texts if text.is_file()
+    )
 
 
 def licences_text(parts: list[Licence]) -> str:
     """Return all of them as one text, the list first."""
-    listed = [f"{one.part}: {one.named or 'see its text'}" for one in parts]
+    listed = [f"{part.part}: {part.named or 'see its text'}" for part in parts]
     whole = ["What ships with Gentle Plumb, and its licences", "", *listed]
-    for one in parts:
-        whole += ["", "=" * 78, one.part, "=" * 78, one.text or f"Licence: {one.named}."]
+    for part in parts:
+        whole += ["", "=" * 78, part.part, "=" * 78, part.text or f"Licence: {part.named}."]
     return "\n".join(whole) + "\n"
 
 

@@ -42,11 +42,11 @@ class PostgresTrouble(Exception):
 
 def binaries() -> Path:
     """The newest installed PostgreSQL server; raises PostgresTrouble if there is none."""
-    found = sorted(
+    paths = sorted(
         Path("/usr/lib/postgresql").glob("*/bin/initdb"), key=lambda path: int(path.parts[-3])
     )
-    if found:
-        return found[-1].parent
+    if paths:
+        return paths[-1].parent
     on_path = shutil.which("initdb")
     if on_path:
         return Path(on_path).resolve().parent
@@ -354,10 +354,10 @@ class Cluster:
             connection.execute(
                 f"create role {role} login nosuperuser nocreatedb nocreaterole".encode()
             )
-        told = sql.SQL("alter role {} password {}").format(
+        composed = sql.SQL("alter role {} password {}").format(
             sql.Identifier(role), sql.Literal(self._secret(role))
         )
-        connection.execute(told)
+        connection.execute(composed)
 
 
 def _try_lock(lock: IO[str]) -> bool:
@@ -376,7 +376,7 @@ PASSING = ("is starting up", "recovery", "lock file", "shared memory", "could no
 def _may_pass(log: Path) -> bool:
     """Whether what kept the server from starting can pass by itself."""
     tail = log.read_text(errors="replace")[-2000:] if log.exists() else ""
-    return ("FATAL" not in tail and "PANIC" not in tail) or any(one in tail for one in PASSING)
+    return ("FATAL" not in tail and "PANIC" not in tail) or any(text in tail for text in PASSING)
 
 
 def _last_line(log: Path, said: str) -> str:

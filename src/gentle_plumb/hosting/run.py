@@ -70,8 +70,8 @@ def database(say: Say, folder: Path = VAR / "postgres") -> Iterator[Addresses]:
             say(
                 f"Database: {_near(cluster.moved_aside)} was no whole database; it was moved there."
             )
-        made = "made" if new else "started" if mine else "joined the running"
-        say(f"Database: {made} private PostgreSQL in {_near(folder)}, 127.0.0.1:{cluster.port}.")
+        text = "made" if new else "started" if mine else "joined the running"
+        say(f"Database: {text} private PostgreSQL in {_near(folder)}, 127.0.0.1:{cluster.port}.")
         yield cluster.addresses
 
 
@@ -294,15 +294,15 @@ def stand_ins(bodies: dict[str, dict[str, float]], inbox: Path) -> Iterator[dict
 
 def _serve(*, demo: bool, say: Say, port: int, host: str, workers: int) -> None:
     port = port or free_port()
-    told = threading.Event()
-    threading.Thread(target=_greet, args=(port, demo, say, told), daemon=True).start()
+    event = threading.Event()
+    threading.Thread(target=_greet, args=(port, demo, say, event), daemon=True).start()
     with TemporaryDirectory(prefix="plumb-figures-") as figures:
         if workers > 1:
             os.environ[SEVERAL] = figures
         try:
             _run(workers, host, port)
         finally:
-            told.set()
+            event.set()
             os.environ.pop(SEVERAL, None)
 
 
@@ -335,12 +335,12 @@ def serving_process() -> FastAPI:
     return create_app()
 
 
-def _greet(port: int, demo: bool, say: Say, told: threading.Event) -> None:
+def _greet(port: int, demo: bool, say: Say, event: threading.Event) -> None:
     """Say where it answers, once it does."""
     address = f"http://127.0.0.1:{port}"
     begun, patient = time.monotonic(), True
     while not _answers(address):
-        if told.wait(0.05):
+        if event.wait(0.05):
             return  # it ended before it began
         if patient and time.monotonic() - begun > GREET_AFTER_S:
             say("Still starting: this machine is slow today.")

@@ -15,17 +15,17 @@ LEAST_DIGITS = 8
 """So many digits of a digest tell a line. House value."""
 
 
-def heads_of(given: Sequence[str]) -> dict[str, int]:
+def heads_of(texts: Sequence[str]) -> dict[str, int]:
     """Read lines that were noted down, NUMBER:DIGEST each; number by digest. Raises ValueError."""
-    found = {}
-    for one in given:
-        number, _, digest = one.partition(":")
+    result = {}
+    for text in texts:
+        number, _, digest = text.partition(":")
         if not number.isdigit() or len(digest) < LEAST_DIGITS:
             raise ValueError(
-                f"“{one}” is not NUMBER:DIGEST with {LEAST_DIGITS} digits of the digest or more."
+                f"“{text}” is not NUMBER:DIGEST with {LEAST_DIGITS} digits of the digest or more."
             )
-        found[digest.lower()] = int(number)
-    return found
+        result[digest.lower()] = int(number)
+    return result
 
 
 def verify_trail(engine: Engine, heads: dict[str, int], say: Callable[[str], None]) -> bool:

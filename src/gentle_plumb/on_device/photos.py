@@ -57,10 +57,10 @@ class DeviceServices(VisitServices):
 
 
 def add_photo(
-    to: DeviceServices, who: Caller, visit_id: UUID, photo_id: UUID, given: PictureSize
+    to: DeviceServices, who: Caller, visit_id: UUID, photo_id: UUID, size: PictureSize
 ) -> PhotoHead:
     """Keep a photograph until it is sent."""
-    return to.photos.keep(who, visit_id, photo_id, given)
+    return to.photos.keep(who, visit_id, photo_id, size)
 
 
 ADD_PHOTO = Route(

@@ -69,7 +69,9 @@ class DeviceRecords(ServersRecords):
         self.client_by_id[taken.client.id], self.visit_by_id[visit] = taken.client, taken.visit
         self.held = {key: entry for key, entry in self.held.items() if key[0] != visit}
         self.held.update({(visit, entry.path): entry for entry in taken.entries})
-        self.changes = {id: one for id, one in self.changes.items() if one.visit_id != visit}
+        self.changes = {
+            id: change for id, change in self.changes.items() if change.visit_id != visit
+        }
         self.pictures = {
             id: kept for id, kept in self.pictures.items() if kept[0].visit_id != visit
         }
@@ -77,7 +79,7 @@ class DeviceRecords(ServersRecords):
         self._heads[visit] = list(taken.reports)
         if taken.last is not None:
             self._last[visit] = taken.last
-        self._earlier.update({one.visit_id: one for one in taken.earlier})
+        self._earlier.update({visit.visit_id: visit for visit in taken.earlier})
 
     def client(self, practice_id: UUID, client_id: UUID) -> Client:
         """As the port says."""
@@ -104,17 +106,17 @@ class DeviceRecords(ServersRecords):
         """As the port says, of what was taken along."""
         now = self.visit_by_id[visit_id]
         mine = [
-            one
-            for one in self.visit_by_id.values()
-            if one.client_id == now.client_id
-            and (one.practice_id, one.id != visit_id) == (practice_id, True)
-            and one.started_on <= now.started_on
+            visit
+            for visit in self.visit_by_id.values()
+            if visit.client_id == now.client_id
+            and (visit.practice_id, visit.id != visit_id) == (practice_id, True)
+            and visit.started_on <= now.started_on
             and (
-                self.reports_of(one.id)
-                or any(path.startswith("set.") for path in self.entries_of(one.id))
+                self.reports_of(visit.id)
+                or any(path.startswith("set.") for path in self.entries_of(visit.id))
             )
         ]
-        return max(mine, key=lambda one: one.started_on).id if mine else None
+        return max(mine, key=lambda visit: visit.started_on).id if mine else None
 
     def drop_visit(self, practice_id: UUID, visit_id: UUID) -> None:
         """As the port says."""
@@ -125,12 +127,12 @@ class DeviceRecords(ServersRecords):
 
     def consents_said(self, practice_id: UUID, visit_id: UUID) -> list[Entry]:
         """As the port says, of what is held here."""
-        paths = {one.id for one in fields.ask.consent.values()}
-        said = [one for path, one in self.entries_of(visit_id).items() if path in paths]
-        return sorted(said, key=lambda one: (one.changed_at, one.path, one.version))
+        paths = {field.id for field in fields.ask.consent.values()}
+        said = [entry for path, entry in self.entries_of(visit_id).items() if path in paths]
+        return sorted(said, key=lambda entry: (entry.changed_at, entry.path, entry.version))
 
     def discard_visit(
-        self, practice_id: UUID, visit_id: UUID, at: datetime | None, *, forget: timedelta
+        self, practice_id: UUID, visit_id: UUID, moment: datetime | None, *, forget: timedelta
     ) -> None:
         """The server's alone."""
         raise NeedsServer("A draft is discarded once the network is back.")
@@ -179,7 +181,7 @@ class DeviceRecords(ServersRecords):
             visit=visit,
             client=client,
             values=values,
-            self_reported=frozenset(one.path for one in entries if one.self_reported),
+            self_reported=frozenset(entry.path for entry in entries if entry.self_reported),
             versions=len(heads),
             signed_revision=heads[-1].revision if heads else None,
             photos=tuple(photos),
@@ -191,10 +193,10 @@ class DeviceRecords(ServersRecords):
         )
 
     def _earlier_of(self, visit: Visit) -> tuple[EarlierVisit, ...]:
-        found = {
-            id: one
-            for id, one in self._earlier.items()
-            if id not in self.visit_by_id and one.started_on <= visit.started_on
+        visits = {
+            id: earlier_visit
+            for id, earlier_visit in self._earlier.items()
+            if id not in self.visit_by_id and earlier_visit.started_on <= visit.started_on
         }
         for one in self.visit_by_id.values():
             mine = one.client_id == visit.client_id and one.id != visit.id
@@ -210,13 +212,13 @@ class DeviceRecords(ServersRecords):
                 path: entry.value for path, entry in entries if path.startswith(CONDITIONS)
             }
             if measured or conditions:
-                found[one.id] = EarlierVisit(
+                visits[one.id] = EarlierVisit(
                     visit_id=one.id,
                     started_on=one.started_on,
                     values=measured,
                     conditions=conditions,
                 )
-        return tuple(sorted(found.values(), key=lambda one: one.started_on, reverse=True))
+        return tuple(sorted(visits.values(), key=lambda visit: visit.started_on, reverse=True))
 
     def import_batch(self, practice_id: UUID, intake: ImportBatch, now: datetime) -> None:
         """As the port says."""
@@ -278,8 +280,8 @@ class DeviceRecords(ServersRecords):
     def _need_consent(self, visit_id: UUID, consent: str | None, field: str) -> None:
         if consent is None:
             return
-        given = self.held.get((visit_id, consent))
-        if given is None or given.value != "yes":
+        entry = self.held.get((visit_id, consent))
+        if entry is None or entry.value != "yes":
             raise NeedsConsent(field, consent, NEEDED_FOR[consent])
 
     def _erase(self, visit_id: UUID, what: ErasureScope) -> None:
@@ -315,10 +317,10 @@ class DeviceRecords(ServersRecords):
 
     def photo(self, practice_id: UUID, photo_id: UUID) -> tuple[PhotoHead, bytes]:
         """As the port says."""
-        found = self.pictures.get(photo_id)
-        if found is None or self.visit_by_id[found[0].visit_id].practice_id != practice_id:
+        result = self.pictures.get(photo_id)
+        if result is None or self.visit_by_id[result[0].visit_id].practice_id != practice_id:
             raise NotFound("There is no such photograph.")
-        return found
+        return result
 
     def drop_photo(self, practice_id: UUID, photo_id: UUID) -> None:
         """As the port says."""
@@ -341,5 +343,11 @@ Own = TypeVar("Own", PopulationTable, MeasuringList)
 
 
 def _chosen(kept: Mapping[UUID, Own], id: object, practice_id: UUID) -> Own | None:
-    found = {str(one.id): one for one in kept.values()}.get(str(id))
-    return found if found is not None and found.practice_id == practice_id else None
+    measuring_list = {
+        str(measuring_list.id): measuring_list for measuring_list in kept.values()
+    }.get(str(id))
+    return (
+        measuring_list
+        if measuring_list is not None and measuring_list.practice_id == practice_id
+        else None
+    )

@@ -66,8 +66,8 @@ class DeviceSession:
     def __init__(self, belongings: str) -> None:
         mine = _BELONGINGS.validate_json(belongings)
         self._records = DeviceRecords(lambda _: mine.member.name)
-        self._records.tables = {one.id: one for one in mine.tables}
-        self._records.lists = {one.id: one for one in mine.lists}
+        self._records.tables = {table.id: table for table in mine.tables}
+        self._records.lists = {measuring_list.id: measuring_list for measuring_list in mine.lists}
         self._records.prices = mine.practice.prices
         visits = VisitService(
             self._records,
@@ -118,9 +118,9 @@ class DeviceSession:
         self._know(asked.client)
         target = f"{asked.method} /{asked.path.strip('/')}"
         for pattern, route in ROUTES:
-            found = pattern.fullmatch(target)
-            if found is not None:
-                return self._handled(route, asked, found.groupdict())
+            match = pattern.fullmatch(target)
+            if match is not None:
+                return self._handled(route, asked, match.groupdict())
         raise NeedsServer("This needs the server. It can be done once the network is back.")
 
     def _handled(self, route: Route, asked: Asked, path: Mapping[str, str]) -> tuple[int, str]:

@@ -46,9 +46,9 @@ def invitations(to: Services, who: Caller) -> Sequence[WaitingLink]:
 
 
 @post("/invitations", Needs.OWNER, audit=_INVITED, status=201)
-def invite(to: Services, call: Call, who: Caller, given: NewInvitation) -> MadeDoor:
+def invite(to: Services, call: Call, who: Caller, invitation: NewInvitation) -> MadeDoor:
     """Invite somebody by mail; owners only. Without a mail server the link is told here, this once."""
-    facts = given.model_dump()
+    facts = invitation.model_dump()
     return to.entrances.invite(who.member, who.practice, base=call.base_url, **facts)
 
 
@@ -85,14 +85,14 @@ def access_of(to: Services, who: Caller, client_id: UUID) -> ClientAccess:
 @put(
     "/restricted/{client_id}", Needs.WRITER, audit=("manage", "who sees a client"), even_hidden=True
 )
-def put_access(to: Services, who: Caller, client_id: UUID, given: AccessChange) -> ClientAccess:
+def put_access(to: Services, who: Caller, client_id: UUID, change: AccessChange) -> ClientAccess:
     """Open a client to some members only, or to all."""
     return to.access.put(
         who.member,
         client_id,
-        restricted=given.restricted,
-        members=given.members,
-        knowing=given.knowing,
+        restricted=change.restricted,
+        members=change.members,
+        knowing=change.knowing,
     )
 
 
@@ -103,15 +103,15 @@ def welcome(to: Services, call: Call) -> Welcome:
 
 
 @post("/entrance", Needs.NOBODY)
-def look(to: Services, given: LinkToken) -> Door:
+def look(to: Services, token: LinkToken) -> Door:
     """What a one-time link opens."""
-    return to.entrances.look(given.token)
+    return to.entrances.look(token.token)
 
 
 @put("/entrance", Needs.NOBODY, status=204, lane="hashing", within_s=None)
-def enter(to: Services, call: Call, given: ChosenPassword) -> None:
+def enter(to: Services, call: Call, password: ChosenPassword) -> None:
     """Choose a password by a one-time link; one signs in with it afterwards."""
-    member = to.entrances.enter(given.token, given.password)
+    member = to.entrances.enter(password.token, password.password)
     to.trail.note(
         Deed(
             practice_id=member.practice_id,
@@ -126,8 +126,8 @@ def enter(to: Services, call: Call, given: ChosenPassword) -> None:
 
 
 @post("/forgotten", Needs.NOBODY, status=202, attempts="reset")
-def forgotten(to: Services, call: Call, attempts: Attempts, given: ForgottenPassword) -> None:
+def forgotten(to: Services, call: Call, attempts: Attempts, password: ForgottenPassword) -> None:
     """Ask for a link to set one's password anew; whether anybody has this address is not told."""
     if not _resets_by_mail(to, call):
         raise NotAllowed("No link is mailed here. An owner of your practice can give you one.")
-    to.entrances.ask_reset(given.email, attempts, base=call.base_url)
+    to.entrances.ask_reset(password.email, attempts, base=call.base_url)

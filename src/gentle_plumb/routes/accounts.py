@@ -130,9 +130,9 @@ def note_use(to: Services, who: SignedIn) -> None:
 
 
 @post("/session/confirm", Needs.AT_LOCK, attempts="confirm", lane="hashing", within_s=None)
-def confirm(to: Services, who: SignedIn, attempts: Attempts, given: Confirmation) -> Me:
+def confirm(to: Services, who: SignedIn, attempts: Attempts, confirmation: Confirmation) -> Me:
     """Open a lock by the password: the session goes on, and tells its token again."""
-    session = to.accounts.unlock(who.session, who.member, given.password, attempts)
+    session = to.accounts.unlock(who.session, who.member, confirmation.password, attempts)
     return Me.of(session, who.member, who.practice)
 
 
@@ -154,9 +154,9 @@ def session(to: Services, call: Call) -> Me | None:
 
 
 @post("/device/left", Needs.NOBODY)
-def left(to: Services, given: DeviceMembers) -> DeviceMembers:
+def left(to: Services, device_members: DeviceMembers) -> DeviceMembers:
     """Those whose things a device keeps and who have left their practice: it erases what it keeps of them."""
-    return DeviceMembers(members=sorted(to.accounts.left(given.members)))
+    return DeviceMembers(members=sorted(to.accounts.left(device_members.members)))
 
 
 @get("/me", Needs.MEMBER, enrolling=True)
@@ -166,9 +166,9 @@ def me(who: SignedIn) -> Me:
 
 
 @put("/me/registration", Needs.MEMBER, audit=("manage", "own registration"))
-def set_registration(to: Services, who: SignedIn, given: Registration) -> Me:
+def set_registration(to: Services, who: SignedIn, registration: Registration) -> Me:
     """Set one's profession and registration number: they stand beside one's signatures from now on."""
-    member = to.accounts.set_registration(who.member, **given.model_dump())
+    member = to.accounts.set_registration(who.member, **registration.model_dump())
     return Me.of(who.session, member, who.practice)
 
 
@@ -189,10 +189,10 @@ def offer_second_factor(to: Services, who: SignedIn) -> SecondFactorOffer:
     enrolling=True,
 )
 def set_second_factor(
-    to: Services, who: SignedIn, attempts: Attempts, given: NewSecondFactor
+    to: Services, who: SignedIn, attempts: Attempts, factor: NewSecondFactor
 ) -> RecoveryCodes:
     """Keep a second factor once its first code is right; the recovery codes are told this once."""
-    codes = to.accounts.set_second_factor(who.member, attempts, **given.model_dump())
+    codes = to.accounts.set_second_factor(who.member, attempts, **factor.model_dump())
     return RecoveryCodes(codes=codes)
 
 
@@ -206,10 +206,10 @@ def set_second_factor(
     within_s=None,
 )
 def drop_second_factor(
-    to: Services, who: SignedIn, attempts: Attempts, given: Confirmation
+    to: Services, who: SignedIn, attempts: Attempts, confirmation: Confirmation
 ) -> None:
     """Sign in by the password alone again; not where the practice asks for a second factor."""
-    to.accounts.drop_second_factor(who.member, who.practice, given.password, attempts)
+    to.accounts.drop_second_factor(who.member, who.practice, confirmation.password, attempts)
 
 
 @delete(
@@ -244,9 +244,11 @@ def end_session(to: Services, who: SignedIn, session_id: UUID) -> None:
     lane="hashing",
     within_s=None,
 )
-def change_password(to: Services, who: SignedIn, attempts: Attempts, given: PasswordChange) -> None:
+def change_password(
+    to: Services, who: SignedIn, attempts: Attempts, change: PasswordChange
+) -> None:
     """Change one's own password; every other session ends."""
-    to.accounts.change_password(who.member, who.session, attempts, **given.model_dump())
+    to.accounts.change_password(who.member, who.session, attempts, **change.model_dump())
 
 
 @get("/members", Needs.MEMBER)
@@ -263,16 +265,16 @@ def members(to: Services, who: SignedIn) -> Sequence[MemberView]:
     lane="hashing",
     within_s=None,
 )
-def add_member(to: Services, who: SignedIn, given: NewMember) -> MemberView:
+def add_member(to: Services, who: SignedIn, new_member: NewMember) -> MemberView:
     """Let somebody in; owners only."""
-    member = to.accounts.create_member(who.practice.id, **vars(given))
+    member = to.accounts.create_member(who.practice.id, **vars(new_member))
     return view_of(MemberView, member)
 
 
 @put("/members/{member_id}/health", Needs.OWNER, audit=("manage", "view of health data"))
-def grant_health(to: Services, who: SignedIn, member_id: UUID, given: HealthGrant) -> MemberView:
+def grant_health(to: Services, who: SignedIn, member_id: UUID, grant: HealthGrant) -> MemberView:
     """Let a reader see health data, or no more; owners only."""
-    member = to.accounts.let_see_health(who.member, member_id, sees=given.sees_health)
+    member = to.accounts.let_see_health(who.member, member_id, sees=grant.sees_health)
     return view_of(MemberView, member)
 
 
@@ -283,13 +285,13 @@ def remove_member(to: Services, who: SignedIn, member_id: UUID) -> None:
 
 
 @put("/practice", Needs.OWNER, audit=("manage", "settings"))
-def change_practice(to: Services, who: SignedIn, given: ChangedSettings) -> Me:
+def change_practice(to: Services, who: SignedIn, settings: ChangedSettings) -> Me:
     """Set the practice's time zone and its own wording for reports; owners only."""
-    if given.time_zone not in available_timezones():
+    if settings.time_zone not in available_timezones():
         raise UnknownName(
             field="time_zone",
-            value=given.time_zone,
-            message=f"Time zone: “{given.time_zone}” is none. Give one as Europe/London.",
+            value=settings.time_zone,
+            message=f"Time zone: “{settings.time_zone}” is none. Give one as Europe/London.",
         )
-    practice = to.accounts.change_practice(replace(who.practice, **vars(given)))
+    practice = to.accounts.change_practice(replace(who.practice, **vars(settings)))
     return Me.of(who.session, who.member, practice)

@@ -39,9 +39,9 @@ def keeping(to: Services, who: Caller) -> KeepingView:
 
 
 @put("/keeping", Needs.OWNER, audit=("manage", "periods of keeping"))
-def set_periods(to: Services, who: Caller, given: ChangedPeriods) -> KeepingView:
+def set_periods(to: Services, who: Caller, periods: ChangedPeriods) -> KeepingView:
     """Set how long records are kept; owners only. Nothing is erased by itself."""
-    return to.keeping.look(to.keeping.set_periods(who.practice, given))
+    return to.keeping.look(to.keeping.set_periods(who.practice, periods))
 
 
 @delete("/clients/{client_id}", Needs.WRITER, audit=("erase", "client"), within_s=None)
@@ -69,10 +69,10 @@ def erase_photographs(
     media="application/pdf",
     within_s=None,
 )
-def proof(to: Services, who: Caller, erasure_id: UUID, given: ProofRequest) -> FileAnswer:
+def proof(to: Services, who: Caller, erasure_id: UUID, request: ProofRequest) -> FileAnswer:
     """The proof of an erasure as a paper; the name on it is kept nowhere."""
     proof = to.keeping.proof(who.member, erasure_id)
-    pdf = to.press.print(erasure_paper(who.practice, proof, given.client))
+    pdf = to.press.print(erasure_paper(who.practice, proof, request.client))
     return FileAnswer(content=pdf, media="application/pdf", name="proof-of-erasure.pdf")
 
 
@@ -100,9 +100,9 @@ def jobs(to: Services, who: Caller) -> list[BulkJobView]:
     audit=("export", "papers of a period, asked for"),
     status=202,
 )
-def ask_papers(to: Services, who: Caller, given: PapersRequest) -> BulkJobView:
+def ask_papers(to: Services, who: Caller, request: PapersRequest) -> BulkJobView:
     """Ask for one copy of every paper signed on the days of a period, as one file."""
-    return to.bulk.ask_papers(who.member, **given.model_dump())
+    return to.bulk.ask_papers(who.member, **request.model_dump())
 
 
 @post(

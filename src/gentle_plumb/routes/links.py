@@ -44,9 +44,9 @@ def links(to: Services, who: Caller, client_id: UUID) -> list[LinkView]:
 
 
 @post("/links", Needs.WRITER, audit=("share", "link to the client's own page"), status=201)
-def make_link(to: Services, call: Call, who: Caller, given: NewLink) -> MadeLink:
+def make_link(to: Services, call: Call, who: Caller, link: NewLink) -> MadeLink:
     """Make a link for a visit's client; its code is told this once."""
-    facts = given.model_dump()
+    facts = link.model_dump()
     return to.links.make(who.member, who.practice, base_url=call.base_url, **facts)
 
 
@@ -88,15 +88,15 @@ def check(to: Services, who: Caller, check_id: UUID, unit: Unit = "cm") -> Check
 @put(
     "/checks/{check_id}/decision", Needs.WRITER, audit=("change", "decision on answers"), status=204
 )
-def decide(to: Services, who: Caller, check_id: UUID, given: Decision) -> None:
+def decide(to: Services, who: Caller, check_id: UUID, decision: Decision) -> None:
     """Say what comes of a client's answers."""
-    to.links.decide(who.member, check_id, given.level, given.note)
+    to.links.decide(who.member, check_id, decision.level, decision.note)
 
 
 @post("/checks/{check_id}/take-over", Needs.WRITER, audit=("change", "answers taken over"))
-def take_over(to: Services, who: Caller, check_id: UUID, given: TakeOver) -> TakenOver:
+def take_over(to: Services, who: Caller, check_id: UUID, over: TakeOver) -> TakenOver:
     """Write a client's answers into the empty fields of a visit of theirs, marked as theirs."""
-    return to.links.take_over(who.member, check_id, given.visit_id)
+    return to.links.take_over(who.member, check_id, over.visit_id)
 
 
 @get("/clients/{client_id}/history", Needs.HEALTH, audit=("read", "client over time"))

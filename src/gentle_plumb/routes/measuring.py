@@ -64,15 +64,15 @@ def lists(to: Services, who: Caller) -> Sequence[ListView]:
 
 
 @post("/measuring/lists", Needs.WRITER, status=201)
-def add_list(to: Services, who: Caller, given: NewList) -> ListView:
+def add_list(to: Services, who: Caller, new_list: NewList) -> ListView:
     """Keep a list, in the order of measuring."""
-    return to.measuring.add_list(who.member, given)
+    return to.measuring.add_list(who.member, new_list)
 
 
 @put("/measuring/lists/{list_id}", Needs.WRITER)
-def change_list(to: Services, who: Caller, list_id: UUID, given: ChangedList) -> ListView:
+def change_list(to: Services, who: Caller, list_id: UUID, changed_list: ChangedList) -> ListView:
     """Change one upon its version; on a stale version it answers 409 with what is there."""
-    return to.measuring.change_list(who.member, list_id, given)
+    return to.measuring.change_list(who.member, list_id, changed_list)
 
 
 @delete("/measuring/lists/{list_id}", Needs.WRITER, status=204)
@@ -88,9 +88,9 @@ def tables(to: Services, who: Caller) -> list[TableView]:
 
 
 @post("/measuring/tables", Needs.WRITER, status=201)
-def add_table(to: Services, who: Caller, given: NewTable) -> TableView:
+def add_table(to: Services, who: Caller, table: NewTable) -> TableView:
     """Take a table in; refused whole with every line and reason where it is not right."""
-    return to.measuring.add_table(who.member, given).view
+    return to.measuring.add_table(who.member, table).view
 
 
 @delete("/measuring/tables/{table_id}", Needs.WRITER, status=204)
@@ -113,10 +113,10 @@ def instruments(to: Services, who: Caller) -> list[InstrumentView]:
 
 @put("/instruments/{instrument_id}", Needs.WRITER, refusals=(503,))
 def set_instrument(
-    to: Services, who: Caller, instrument_id: InstrumentId, given: InstrumentUnit
+    to: Services, who: Caller, instrument_id: InstrumentId, unit: InstrumentUnit
 ) -> InstrumentView:
     """Set an instrument's unit."""
-    return to.instruments.set_unit(instrument_id, given.unit)
+    return to.instruments.set_unit(instrument_id, unit.unit)
 
 
 @post(
@@ -126,14 +126,16 @@ def set_instrument(
     refusals=(503,),
 )
 def take_reading(
-    to: Services, who: Caller, visit_id: UUID, instrument_id: InstrumentId, given: ReadingRequest
+    to: Services, who: Caller, visit_id: UUID, instrument_id: InstrumentId, request: ReadingRequest
 ) -> TypedReading:
     """Take one reading; the page puts it into its field like a typed one."""
     take = to.instruments
-    if given.near is None:
-        reading = take.read(who.member, visit_id, instrument_id, given.dimension)
+    if request.near is None:
+        reading = take.read(who.member, visit_id, instrument_id, request.dimension)
     else:
-        reading = take.read_piece(who.member, visit_id, instrument_id, given.dimension, given.near)
+        reading = take.read_piece(
+            who.member, visit_id, instrument_id, request.dimension, request.near
+        )
     return view_of(TypedReading, reading)
 
 
@@ -188,9 +190,9 @@ def drill(who: Caller, number: Number, unit: Unit = "cm") -> Posed:
 
 
 @get("/drill/{number}/verdict", Needs.MEMBER)
-def verdict(who: Caller, number: Number, given: Answer, unit: Unit = "cm") -> Verdict:
+def verdict(who: Caller, number: Number, text: Answer, unit: Unit = "cm") -> Verdict:
     """Whether an answer is right, and why."""
-    return answer(number, given, unit)
+    return answer(number, text, unit)
 
 
 @get("/drill/set-up/{number}", Needs.MEMBER)
@@ -217,9 +219,9 @@ def desk_state(to: Services, who: Caller) -> DeskState:
 
 
 @DESK_ROUTES.post("/hold", Needs.WRITER)
-def hold_desk(to: Services, who: Caller, given: DeskTarget) -> DeskMotion:
+def hold_desk(to: Services, who: Caller, target: DeskTarget) -> DeskMotion:
     """Go on towards a height; to be said again while the button is held, else it stands still."""
-    return to.desk.hold(given.target)
+    return to.desk.hold(target.target)
 
 
 @DESK_ROUTES.post("/stop", Needs.WRITER)

@@ -32,18 +32,18 @@ get, post, put, delete = OWN_ROUTES.get, OWN_ROUTES.post, OWN_ROUTES.put, OWN_RO
 
 
 @post("/session", Needs.NOBODY, status=204, attempts="own page", lane="hashing", within_s=None)
-def open_own_page(to: Services, attempts: Attempts, given: OwnDoor) -> WithCookies[None]:
+def open_own_page(to: Services, attempts: Attempts, door: OwnDoor) -> WithCookies[None]:
     """Open a client's page with its link and code: sets a cookie for half a day."""
-    token = to.own_page.open(given.token, given.code, attempts)
+    token = to.own_page.open(door.token, door.code, attempts)
     seconds = int(SESSION_LENGTH.total_seconds())
     cookie = Cookie(name=OWN_COOKIE, value=token, seconds=seconds, path=OWN_PATH)
     return WithCookies(None, (cookie,))
 
 
 @post("/door", Needs.NOBODY)
-def own_door(to: Services, given: OwnKnock) -> OwnDoorView:
+def own_door(to: Services, knock: OwnKnock) -> OwnDoorView:
     """What the door says, in the link's language; it does not tell whether there is such a link."""
-    return to.own_page.door(given.token)
+    return to.own_page.door(knock.token)
 
 
 @delete("/session", Needs.OWN_PAGE, status=204)
@@ -74,12 +74,12 @@ def own_map(who: OwnCaller) -> OwnMap:
 
 
 @put("/agreement", Needs.OWN_PAGE, audit=("answer", "agreement"), status=204)
-def agree(to: Services, who: OwnCaller, given: Agreement) -> None:
+def agree(to: Services, who: OwnCaller, agreement: Agreement) -> None:
     """Agree to answers or photographs being kept, or take it back, which erases them."""
-    if given.what == "answers":
-        to.own_page.agree(who, yes=given.yes)
+    if agreement.what == "answers":
+        to.own_page.agree(who, yes=agreement.yes)
     else:
-        to.own_page.agree_to_photos(who, yes=given.yes)
+        to.own_page.agree_to_photos(who, yes=agreement.yes)
 
 
 @get("/rounds/{round}", Needs.OWN_PAGE)
@@ -89,16 +89,16 @@ def own_round(to: Services, who: OwnCaller, round: Round) -> OwnSheet:
 
 
 @put("/rounds/{round}/answer", Needs.OWN_PAGE, audit=("answer", "answers"))
-def own_answer(to: Services, who: OwnCaller, round: Round, given: OwnAnswer) -> GivenAnswer:
+def own_answer(to: Services, who: OwnCaller, round: Round, answer: OwnAnswer) -> GivenAnswer:
     """Keep an answer upon the version that was seen; empty takes it out. 409 where another device changed it."""
     return to.own_page.answer(
         who,
         round,
-        given.question,
-        given.typed,
-        given.unit,
-        change_id=given.id,
-        expected_version=given.expected_version,
+        answer.question,
+        answer.typed,
+        answer.unit,
+        change_id=answer.id,
+        expected_version=answer.expected_version,
     )
 
 

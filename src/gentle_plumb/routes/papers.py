@@ -65,14 +65,19 @@ def letter_pdf(
 
 @put("/visits/{visit_id}/reports/{report_id}", Needs.WRITER_WITH_HEALTH, audit=("sign", "report"))
 def sign(
-    to: Services, who: Caller, visit_id: UUID, report_id: UUID, given: Signature, unit: Unit = "cm"
+    to: Services,
+    who: Caller,
+    visit_id: UUID,
+    report_id: UUID,
+    signature: Signature,
+    unit: Unit = "cm",
 ) -> ReportHead:
     """Sign: freezes the report as the next version. Sent twice it counts once.
 
     What is signed is the visit at the revision that was looked at; it answers 409 if it moved on.
     """
     return to.reports.sign(
-        who.member, who.practice, visit_id, unit, report_id=report_id, revision=given.revision
+        who.member, who.practice, visit_id, unit, report_id=report_id, revision=signature.revision
     )
 
 

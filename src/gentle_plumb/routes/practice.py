@@ -117,15 +117,15 @@ def shelf(to: Services, who: Caller) -> Sequence[ShelfView]:
 
 
 @post("/shelf", Needs.OFFICE, status=201)
-def add_to_shelf(to: Services, who: Caller, given: NewShelfItem) -> ShelfView:
+def add_to_shelf(to: Services, who: Caller, item: NewShelfItem) -> ShelfView:
     """Keep a piece or a workstation."""
-    return to.shelf.add(who.member, given)
+    return to.shelf.add(who.member, item)
 
 
 @put("/shelf/{item_id}", Needs.OFFICE)
-def change_on_shelf(to: Services, who: Caller, item_id: UUID, given: ChangedShelfItem) -> ShelfView:
+def change_on_shelf(to: Services, who: Caller, item_id: UUID, item: ChangedShelfItem) -> ShelfView:
     """Change one upon its version; on a stale version it answers 409 with what is there."""
-    return to.shelf.change(who.member, item_id, given)
+    return to.shelf.change(who.member, item_id, item)
 
 
 @delete("/shelf/{item_id}", Needs.OFFICE, status=204)
@@ -142,15 +142,17 @@ def house_rules(to: Services, who: Caller) -> HouseRules:
 
 
 @post("/policies", Needs.WRITER, status=201)
-def add_bundle(to: Services, who: Caller, given: NewRuleSet) -> RuleSetView:
+def add_bundle(to: Services, who: Caller, new_rule_set: NewRuleSet) -> RuleSetView:
     """Keep a bundle; as the default, visits that begin from now on go by it."""
-    return to.policies.add(who.member, given)
+    return to.policies.add(who.member, new_rule_set)
 
 
 @put("/policies/{bundle_id}", Needs.WRITER)
-def change_bundle(to: Services, who: Caller, bundle_id: UUID, given: ChangedRuleSet) -> RuleSetView:
+def change_bundle(
+    to: Services, who: Caller, bundle_id: UUID, changed_rule_set: ChangedRuleSet
+) -> RuleSetView:
     """Change one upon its version; on a stale version it answers 409 with what is there."""
-    return to.policies.change(who.member, bundle_id, given)
+    return to.policies.change(who.member, bundle_id, changed_rule_set)
 
 
 @delete("/policies/{bundle_id}", Needs.WRITER, status=204)

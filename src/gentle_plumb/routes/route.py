@@ -222,14 +222,14 @@ class Route:
         """The handler's parameters by name."""
         hints = get_type_hints(self.handler, include_extras=True)
         return {
-            name: ParameterOf.of(name, hints[name], given, self.path)
-            for name, given in signature(self.handler).parameters.items()
+            name: ParameterOf.of(name, hints[name], parameter, self.path)
+            for name, parameter in signature(self.handler).parameters.items()
         }
 
     @cached_property
     def file_parameter(self) -> str:
         """The parameter that is the file which was sent."""
-        return next(name for name, given in self.parameters.items() if given.source == "file")
+        return next(name for name, of in self.parameters.items() if of.source == "file")
 
     @cached_property
     def returns(self) -> Any:
@@ -262,7 +262,7 @@ class ParameterOf:
     default: Any = Parameter.empty
 
     @classmethod
-    def of(cls, name: str, hint: Any, given: Parameter, path: str) -> ParameterOf:
+    def of(cls, name: str, hint: Any, parameter: Parameter, path: str) -> ParameterOf:
         """Tell from its type and name where a parameter is read from."""
         marks = get_args(hint)[1:] if get_origin(hint) is Annotated else ()
         bare = get_args(hint)[0] if get_origin(hint) is Annotated else hint
@@ -277,7 +277,7 @@ class ParameterOf:
             source = "file"
         elif isinstance(bare, type):
             source = _source_of(bare)
-        return cls(name=name, type=hint, source=source, default=given.default)
+        return cls(name=name, type=hint, source=source, default=parameter.default)
 
     @property
     def is_model(self) -> bool:

@@ -69,17 +69,17 @@ def clients(
 
 
 @post("/clients", Needs.OFFICE, audit=("change", "client"), status=201, offline=True)
-def add_client(to: VisitServices, who: Caller, given: NewClient) -> ClientView:
+def add_client(to: VisitServices, who: Caller, client: NewClient) -> ClientView:
     """A new client; sent twice it is one."""
-    return to.visits.add_client(who.member, given)
+    return to.visits.add_client(who.member, client)
 
 
 @put("/clients/{client_id}", Needs.OFFICE, audit=("change", "client"))
 def change_client(
-    to: VisitServices, who: Caller, client_id: UUID, given: ChangedClient
+    to: VisitServices, who: Caller, client_id: UUID, client: ChangedClient
 ) -> ClientView:
     """Correct a client upon its version; on a stale version it answers 409 with what is there."""
-    return to.visits.change_client(who.member, client_id, given)
+    return to.visits.change_client(who.member, client_id, client)
 
 
 @get("/visits", Needs.MEMBER, audit=("read", "list of visits"))
@@ -98,14 +98,18 @@ def visits(
 
 
 @post("/visits", Needs.WRITER, audit=("change", "visit begun"), status=201, offline=True)
-def start_visit(to: VisitServices, who: Caller, given: NewVisit) -> OpenVisit:
+def start_visit(to: VisitServices, who: Caller, new_visit: NewVisit) -> OpenVisit:
     """Start a visit; sent twice it is one. A follow-up begins with what is known."""
-    if given.from_visit is not None:
+    if new_visit.from_visit is not None:
         visit = to.follow_ups.begin(
-            who.member, who.practice, given.from_visit, id=given.id, client_id=given.client_id
+            who.member,
+            who.practice,
+            new_visit.from_visit,
+            id=new_visit.id,
+            client_id=new_visit.client_id,
         )
     else:
-        visit = to.visits.start(who.member, who.practice, given.client_id, id=given.id)
+        visit = to.visits.start(who.member, who.practice, new_visit.client_id, id=new_visit.id)
     return to.visits.open(who.member, visit.id)
 
 
@@ -127,9 +131,9 @@ def drop_visit(to: VisitServices, who: Caller, visit_id: UUID) -> None:
     audit=("change", "draft, discarded or taken back"),
     status=204,
 )
-def discard_visit(to: VisitServices, who: Caller, visit_id: UUID, given: Discarding) -> None:
+def discard_visit(to: VisitServices, who: Caller, visit_id: UUID, discarding: Discarding) -> None:
     """Throw a draft away, or take it back within 30 days."""
-    if given.discarded:
+    if discarding.discarded:
         to.drafts.discard(who.member, visit_id)
     else:
         to.drafts.restore(who.member, visit_id)
@@ -162,7 +166,7 @@ def change(
     who: Caller,
     visit_id: UUID,
     change_id: UUID,
-    given: EntryChange,
+    entry_change: EntryChange,
     view: Annotated[View, IN_QUERY],
 ) -> ChangeAnswer | Drawing[ChangeAnswer]:
     """Apply one change. Sent twice it counts once; on a stale version it answers 409.
@@ -171,17 +175,17 @@ def change(
     it comes without, and its header ``X-Plumb-Busy`` says which revision the page may draw itself.
     """
     entry, revision = to.visits.change(
-        who.member, visit_id, change_id=change_id, **given.model_dump()
+        who.member, visit_id, change_id=change_id, **entry_change.model_dump()
     )
-    made = ChangeAnswer(entry=entry, revision=revision)
+    answer = ChangeAnswer(entry=entry, revision=revision)
     if not view.draw:
-        return made
+        return answer
 
     def draw() -> ChangeAnswer:
-        worked = _drawn(to, who, visit_id, view)
-        return ChangeAnswer(entry=entry, revision=revision, worked=worked)
+        drawn_visit = _drawn(to, who, visit_id, view)
+        return ChangeAnswer(entry=entry, revision=revision, worked=drawn_visit)
 
-    return Drawing(visit_id, draw, without=made, revision=revision)
+    return Drawing(visit_id, draw, without=answer, revision=revision)
 
 
 @get("/visits/{visit_id}/worked", Needs.HEALTH, audit=_READ, offline=True)

@@ -236,10 +236,10 @@ class AccountService:
         return session, member, practice, session.is_locked(practice, self._clock())
 
     def _held(self, token: str | None) -> tuple[Session, Member, Practice]:
-        found = self._accounts.session(token_hash(token), self._clock()) if token else None
-        if found is None:
+        result = self._accounts.session(token_hash(token), self._clock()) if token else None
+        if result is None:
             raise NotSignedIn("Please sign in.")
-        return found
+        return result
 
     def sign_out(self, session: Session) -> None:
         """Close a session on the server."""
@@ -333,7 +333,7 @@ class AccountService:
         Owners only, and never the last of them; raises NotAllowed, NotFound.
         """
         member = self._colleague(by, member_id)
-        owners = [one for one in self.members(by) if one.role == "owner"]
+        owners = [member for member in self.members(by) if member.role == "owner"]
         if owners == [member]:
             raise NotAllowed("This is the last owner. Make another one first.")
         self._note_left(
@@ -347,7 +347,7 @@ class AccountService:
         return practice
 
     def _colleague(self, by: Member, member_id: UUID) -> Member:
-        for one in self.members(by):
-            if one.id == member_id:
-                return one
+        for member in self.members(by):
+            if member.id == member_id:
+                return member
         raise NotFound("There is no such member.")

@@ -54,12 +54,12 @@ class ArchiveService:
         mine = [
             line.visit for line in self._records.visits(member.practice_id, client_id=client_id)
         ]
-        visits = sorted(mine, key=lambda one: (one.started_on, str(one.id)))
+        visits = sorted(mine, key=lambda visit: (visit.started_on, str(visit.id)))
         whole = ClientArchive(
             name=client.name,
             sex=client.sex,
             work=client.work,
-            visits=tuple(self._visit(member, one) for one in visits),
+            visits=tuple(self._visit(member, visit) for visit in visits),
             email=client.email,
             birth_year=client.birth_year,
             beside=self._beside(member, client_id),
@@ -70,8 +70,8 @@ class ArchiveService:
         mine = member.practice_id
         opened = self._records.working(mine, visit.id)
         _, client, entries, reports, photos = self._records.open(mine, visit.id)
-        worked = work_up(opened, "mm", body=False).analysis
-        held = self._files.of_visit(opened, worked, [sheet_of(visit, client, entries)], None)
+        analysis = work_up(opened, "mm", body=False).analysis
+        held = self._files.of_visit(opened, analysis, [sheet_of(visit, client, entries)], None)
         papers = {}
         for report in reports:
             for copy in COPIES:
@@ -87,11 +87,15 @@ class ArchiveService:
             },
             practice=dict(visit.policies),
             photos=tuple(
-                ArchivedPhoto(id=str(one.id), jpeg=self._records.photo(mine, one.id)[1])
-                for one in photos
+                ArchivedPhoto(id=str(photo.id), jpeg=self._records.photo(mine, photo.id)[1])
+                for photo in photos
             ),
             papers=papers,
-            open_files={one.name: one.text for one in held if one.name != "visit.json"},
+            open_files={
+                attachment.name: attachment.text
+                for attachment in held
+                if attachment.name != "visit.json"
+            },
         )
 
     def take_in(self, member: Member, raw: bytes, *, agreed: bool) -> Client:
@@ -157,22 +161,24 @@ class ArchiveService:
             self._clock(),
         )
         for visit, developed in zip(visits, pictures, strict=True):
-            for id, made in developed.items():
-                self._photos.keep(member, visit.id, _here(visit, id), made)
+            for id, photo in developed.items():
+                self._photos.keep(member, visit.id, _here(visit, id), photo)
         return replace(client, version=1)
 
 
 def _developed(photos: PhotoService, whole: ClientArchive) -> list[dict[str, ProcessedPhoto]]:
     """Develop the pictures of each visit that may be kept, before anything is written; raises BadFile."""
-    found = []
+    all_processed_photos = []
     for number, archived in enumerate(whole.visits, start=1):
         try:
-            found.append({one.id: photos.develop(one.jpeg) for one in _agreed(archived)})
+            all_processed_photos.append(
+                {photo.id: photos.develop(photo.jpeg) for photo in _agreed(archived)}
+            )
         except BadPicture as error:
             raise BadFile(
                 "The archive was not imported.", [(f"visit {number}", "photos", str(error))]
             ) from None
-    return found
+    return all_processed_photos
 
 
 def _agreed(archived: ArchivedVisit) -> tuple[ArchivedPhoto, ...]:
@@ -195,8 +201,8 @@ def _changes(visit: Visit, member: Member, archived: ArchivedVisit) -> list[Chan
 
     What is kept by consent comes in only where the visit holds that consent.
     """
-    names = {one.id: str(_here(visit, one.id)) for one in _agreed(archived)}
-    made = []
+    names = {photo.id: str(_here(visit, photo.id)) for photo in _agreed(archived)}
+    changes = []
     for path, typed in archived.entries.items():
         at, field = path, field_of(path)
         if path.startswith(f"{PHOTO_FAMILY}."):
@@ -207,7 +213,7 @@ def _changes(visit: Visit, member: Member, archived: ArchivedVisit) -> list[Chan
         needed = consent_for(field)
         if needed is not None and archived.entries.get(needed) != "yes":
             continue
-        made.append(
+        changes.append(
             Change(
                 id=uuid5(visit.id, at),
                 visit_id=visit.id,
@@ -218,4 +224,4 @@ def _changes(visit: Visit, member: Member, archived: ArchivedVisit) -> list[Chan
                 member_id=member.id,
             )
         )
-    return made
+    return changes

@@ -126,10 +126,10 @@ class BulkService:
 
     def file(self, member: Member, job_id: UUID) -> bytes:
         """What a job has made, for who asked for it; raises NotAllowed, NotFound."""
-        job, made = self._jobs.file(member.practice_id, job_id)
-        if job.member_id != member.id or job.kind != "papers" or made is None:
+        job, data = self._jobs.file(member.practice_id, job_id)
+        if job.member_id != member.id or job.kind != "papers" or data is None:
             raise NotFound("There is no such file, or not any more.")
-        return made
+        return data
 
     def clients_in(self, practice_id: UUID, job_id: UUID, file: bytes) -> frozenset[UUID]:
         """Whose papers a file holds that was made: by the report that each paper's name ends with."""
@@ -143,7 +143,7 @@ class BulkService:
             _midnight(job.since) - timedelta(days=1),
             _midnight(job.until) + timedelta(days=2),
         )
-        return frozenset(one.client_id for one in around if str(one.report_id)[:8] in held)
+        return frozenset(paper.client_id for paper in around if str(paper.report_id)[:8] in held)
 
     def drop(self, member: Member, job_id: UUID) -> None:
         """Forget a job with its file, for who asked for it; raises NotFound."""
@@ -185,7 +185,11 @@ class BulkService:
 
     def _done(self, job: BulkJob, raw: bytes | None) -> tuple[BulkJob, bytes | None]:
         member = next(
-            (one for one in self._accounts.members(job.practice_id) if one.id == job.member_id),
+            (
+                member
+                for member in self._accounts.members(job.practice_id)
+                if member.id == job.member_id
+            ),
             None,
         )
         if member is None:
@@ -213,9 +217,10 @@ class BulkService:
             _midnight(job.until) + timedelta(days=2),
         )
         mine = [
-            one
-            for one in around
-            if job.since <= practice.day(one.signed_at) <= job.until and one.client_id not in hidden
+            paper
+            for paper in around
+            if job.since <= practice.day(paper.signed_at) <= job.until
+            and paper.client_id not in hidden
         ]
         if len(mine) > MOST_PAPERS:
             raise BadFile(
@@ -223,21 +228,21 @@ class BulkService:
             )
         out, withheld = io.BytesIO(), 0
         with zipfile.ZipFile(out, "w", zipfile.ZIP_DEFLATED) as folder:
-            for one in mine:
+            for paper in mine:
                 try:
-                    _, pdf = self._reports.marked_pdf(member, practice, one.report_id, _copy(job))
+                    _, pdf = self._reports.marked_pdf(member, practice, paper.report_id, _copy(job))
                 except (Withheld, NotFound):
                     withheld += 1
                     continue
-                name = f"{practice.day(one.signed_at)} {_plain(one.client)} version {one.number} {str(one.report_id)[:8]}.pdf"
+                name = f"{practice.day(paper.signed_at)} {_plain(paper.client)} version {paper.number} {str(paper.report_id)[:8]}.pdf"
                 folder.writestr(zipfile.ZipInfo(name, STARTED), pdf, zipfile.ZIP_DEFLATED)
         return out.getvalue(), len(mine) - withheld, withheld
 
 
 def _copy(job: BulkJob) -> Copy:
-    for one in ("client", "workplace", "record"):
-        if one == job.copy:
-            return one
+    for text in ("client", "workplace", "record"):
+        if text == job.copy:
+            return text
     raise NotFound("There is no such copy.")
 
 

@@ -25,7 +25,8 @@ def client_files(pages: OwnPages, trail: Trail) -> Beside:
         practice = member.practice_id
         links = pages.links(practice, client_id)
         checks = [
-            pages.check(practice, one.id) for one in pages.rounds([link.id for link in links])
+            pages.check(practice, check_round.id)
+            for check_round in pages.rounds([link.id for link in links])
         ]
         query = TrailQuery(client_id=client_id, most=MOST_LINES)
         files = {TRAIL: _trail(trail.lines(practice, query))}
@@ -55,15 +56,17 @@ def own_page_file(links: Sequence[ClientLink], checks: Sequence[Check]) -> str:
                     "decided": one.round.decided,
                     "decided_at": _at(one.round.decided_at),
                     "answers": {
-                        name: {"typed": given.typed, "changed_at": _at(given.changed_at)}
-                        for name, given in sorted(one.answers.items())
+                        name: {"typed": answer.typed, "changed_at": _at(answer.changed_at)}
+                        for name, answer in sorted(one.answers.items())
                     },
                 }
-                for one in sorted(checks, key=lambda one: (one.round.due_on, str(one.round.id)))
+                for one in sorted(
+                    checks, key=lambda check: (check.round.due_on, str(check.round.id))
+                )
                 if one.link.id == link.id
             ],
         }
-        for link in sorted(links, key=lambda one: (one.made_at, str(one.id)))
+        for link in sorted(links, key=lambda link: (link.made_at, str(link.id)))
     ]
     return json.dumps({"format": "gentle-plumb-own-page-1", "links": said}, indent=1)
 
@@ -74,4 +77,6 @@ def _at(moment: datetime | None) -> str | None:
 
 def _trail(lines: Sequence[TrailLine]) -> str:
     """The lines about one client, the first one first, by UTC."""
-    return lines_as_csv([(line, "") for line in reversed(lines)], lambda at: at.astimezone(UTC))
+    return lines_as_csv(
+        [(line, "") for line in reversed(lines)], lambda moment: moment.astimezone(UTC)
+    )

@@ -76,9 +76,9 @@ def pose(number: int, unit: LengthUnit) -> Posed:
     )
 
 
-def answer(number: int, given: Answer, unit: LengthUnit) -> Verdict:
+def answer(number: int, text: Answer, unit: LengthUnit) -> Verdict:
     """How an answer stands."""
-    return judge(_made(number), given, unit)
+    return judge(_made(number), text, unit)
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -107,29 +107,31 @@ def _set_up(number: int, unit: LengthUnit) -> SetUpQuestion:
 
 def pose_set_up(number: int, unit: LengthUnit) -> SetUpPosed:
     """Return the question of this number: the same for everybody who asks."""
-    made = _set_up(number, unit)
+    question = _set_up(number, unit)
     scene = None
-    if made.case is not None:
+    if question.case is not None:
         request = SceneRequest(width=WIDTH, height=HEIGHT, mode="seated", show="found", unit=unit)
-        scene = draw_scene(made.case, fit(made.case), request)
+        scene = draw_scene(question.case, fit(question.case), request)
     return SetUpPosed(
         number=number,
-        kind=made.kind,
-        question=made.question,
-        options=list(made.options),
+        kind=question.kind,
+        question=question.question,
+        options=list(question.options),
         scene=scene,
     )
 
 
 def answer_set_up(number: int, given: int, unit: LengthUnit) -> SetUpVerdict:
     """Return how a choice stands; raises ValueOutOfRange where there is no such choice."""
-    made = _set_up(number, unit)
-    if not 0 <= given < len(made.options):
+    question = _set_up(number, unit)
+    if not 0 <= given < len(question.options):
         raise ValueOutOfRange(
             field="given",
             value=f"{given}",
             low=0,
-            high=len(made.options) - 1,
-            message=f"Choice {given}: there are 0 to {len(made.options) - 1}.",
+            high=len(question.options) - 1,
+            message=f"Choice {given}: there are 0 to {len(question.options) - 1}.",
         )
-    return SetUpVerdict(right=made.right, points=float(given == made.right), reason=made.why)
+    return SetUpVerdict(
+        right=question.right, points=float(given == question.right), reason=question.why
+    )

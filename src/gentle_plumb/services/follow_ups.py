@@ -159,25 +159,27 @@ def before_of(records: Records, practice_id: UUID, now: VisitSnapshot) -> VisitS
 
 
 def since_before(
-    records: Records, practice_id: UUID, now: VisitSnapshot, worked: VisitResults, unit: LengthUnit
+    records: Records, practice_id: UUID, now: VisitSnapshot, results: VisitResults, unit: LengthUnit
 ) -> Since | None:
     """Return what has become of a client since the visit before this one; None for a first visit."""
     before = before_of(records, practice_id, now)
     if before is None:
         return None
     then = work_up(before, unit, body=False)
-    was = {one.id: one for one in then.causes}
-    has = {one.id: one.title for one in worked.causes}
-    told = {one.id for one in worked.analysis.findings if one.state != "not assessable"}
-    gone = {id for id in was.keys() - has.keys() if told.issuperset(was[id].findings)}
+    was = {cause.id: cause for cause in then.causes}
+    has = {cause.id: cause.title for cause in results.causes}
+    texts = {
+        finding.id for finding in results.analysis.findings if finding.state != "not assessable"
+    }
+    gone = {id for id in was.keys() - has.keys() if texts.issuperset(was[id].findings)}
     day = before.visit.started_on.isoformat()
     return Since(
         on=day,
         on_words=spoken_date(day),
         left=_left(then, now.record, unit),
         worse=[
-            say("since.worse", region=one.label, was=f"{one.was:g}", now=f"{one.now:g}")
-            for one in got_worse(before.record, now.record)
+            say("since.worse", region=worse.label, was=f"{worse.was:g}", now=f"{worse.now:g}")
+            for worse in got_worse(before.record, now.record)
         ],
         felt=_felt(before.record, now.record),
         gone=sorted(was[id].title for id in gone),
@@ -185,7 +187,7 @@ def since_before(
         new=sorted(has[id] for id in has.keys() - was.keys()),
         untold=sorted(was[id].title for id in was.keys() - has.keys() - gone),
         temporary=_temporary(then, now.record),
-        conditions=[one.label for one in then.cares],
+        conditions=[care.label for care in then.cares],
         consents=_consents(before.record),
         tasks=_tasks(records, practice_id, before),
     )
@@ -193,12 +195,12 @@ def since_before(
 
 def _consents(then: Record) -> list[str]:
     """Return what was said to each consent at the visit before."""
-    found = []
+    consents = []
     for asked in fields.ask.consent.values():
         answer = then[asked]
         if answer is not None:
-            found.append(f"{asked.label}: {answer.label.lower()}")
-    return found
+            consents.append(f"{asked.label}: {answer.label.lower()}")
+    return consents
 
 
 def _tasks(records: Records, practice_id: UUID, before: VisitSnapshot) -> list[TaskLine]:
@@ -206,33 +208,33 @@ def _tasks(records: Records, practice_id: UUID, before: VisitSnapshot) -> list[T
     report = records.last_report(practice_id, before.visit.id)
     if report is None:
         return []
-    found = []
-    for one in legacy_paper(report.content).requests:
-        asked = fields.report.request(one.id) if one.id else None
+    lines = []
+    for request in legacy_paper(report.content).requests:
+        asked = fields.report.request(request.id) if request.id else None
         done = before.record[asked.done] if asked is not None else None
         note = before.record.said(asked.note) if asked is not None else ""
         said = "" if done is None else say("since.done" if done == YesNo.YES else "since.not_done")
-        found.append(
-            TaskLine(title=one.title, answer=". ".join(part for part in (said, note) if part))
+        lines.append(
+            TaskLine(title=request.title, answer=". ".join(part for part in (said, note) if part))
         )
-    return found
+    return lines
 
 
 def _temporary(then: VisitResults, now: Record) -> list[TemporaryLine]:
     """Return the pieces that were there for a time at the visit before, each with what has become of it."""
-    found = []
-    for one, until in temporary_pieces(then):
-        field = fields.report.temporary_now(one.key.replace(".", "-"))
+    lines = []
+    for added, until in temporary_pieces(then):
+        field = fields.report.temporary_now(added.key.replace(".", "-"))
         answer = now[field]
-        found.append(
+        lines.append(
             TemporaryLine(
                 path=field.id,
-                label=one.label,
+                label=added.label,
                 until=until,
                 now=answer.label.lower() if answer is not None else "",
             )
         )
-    return found
+    return lines
 
 
 def paper_since(since: Since) -> PaperSince:
@@ -241,15 +243,15 @@ def paper_since(since: Since) -> PaperSince:
         on=since.on_words,
         drift=[
             say(
-                "since.line" if one.measured else "since.aimed",
-                label=one.label,
-                posture="sitting" if one.posture == "seated" else "standing",
-                left=one.left,
-                now=one.now,
-                drift=one.drift,
+                "since.line" if line.measured else "since.aimed",
+                label=line.label,
+                posture="sitting" if line.posture == "seated" else "standing",
+                left=line.left,
+                now=line.now,
+                drift=line.drift,
             )
-            for one in since.left
-            if one.apart
+            for line in since.left
+            if line.apart
         ],
         worse=since.worse,
         felt=since.felt,
@@ -257,13 +259,13 @@ def paper_since(since: Since) -> PaperSince:
         stayed=since.stayed,
         new=since.new,
         untold=since.untold,
-        temporary=[f"{one.label}: {one.now or one.until}" for one in since.temporary],
+        temporary=[f"{line.label}: {line.now or line.until}" for line in since.temporary],
     )
 
 
 def _taken_over(old: VisitSnapshot) -> dict[str, tuple[str, Value]]:
     """Return what is copied, by path: typed and value. What needs consent is asked anew."""
-    found: dict[str, tuple[str, Value]] = {}
+    result: dict[str, tuple[str, Value]] = {}
     for path, value in old.values.items():
         field = field_of(path)
         inner = path.split(".", 2)[2] if path.startswith("place.") and path.count(".") > 1 else path
@@ -271,23 +273,23 @@ def _taken_over(old: VisitSnapshot) -> dict[str, tuple[str, Value]]:
             continue
         if path.startswith(ANEW) or inner.startswith(ANEW):
             continue
-        found[path] = (typed_of(field, value), value)
-    return found
+        result[path] = (typed_of(field, value), value)
+    return result
 
 
 def _carried(old: VisitSnapshot) -> dict[str, tuple[str, Value]]:
     """Return the body, each dimension as one carried-over value with the day on which it was taken."""
     body = body_from(old.record, old.client.sex)
-    found: dict[str, tuple[str, Value]] = {}
+    result: dict[str, tuple[str, Value]] = {}
     for name, held in body.values.items():
         asked = fields.measure.dimension[name]
         if name not in DIMENSIONS or held.source == "estimated":
             continue
         day = old.record[asked.taken_on] or old.visit.started_on.isoformat()
-        found[asked.first.id] = (typed_of(asked.first, held.mm), held.mm)
-        found[asked.origin.id] = ("carried_over", "carried_over")
-        found[asked.taken_on.id] = (day, day)
-    return found
+        result[asked.first.id] = (typed_of(asked.first, held.mm), held.mm)
+        result[asked.origin.id] = ("carried_over", "carried_over")
+        result[asked.taken_on.id] = (day, day)
+    return result
 
 
 def _left(then: VisitResults, now: Record, unit: LengthUnit) -> list[LeftLine]:

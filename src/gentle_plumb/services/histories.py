@@ -66,7 +66,7 @@ class HistoryService:
         mine = member.practice_id
         self._records.client(mine, client_id)
         lines = self._records.visits(mine, client_id=client_id)
-        lines.sort(key=lambda one: (one.visit.started_on, str(one.visit.id)))
+        lines.sort(key=lambda line: (line.visit.started_on, str(line.visit.id)))
         events: list[HistoryEvent] = []
         for line in lines:
             events += self._of_visit(practice, line.visit, line.practitioner)
@@ -74,67 +74,67 @@ class HistoryService:
         for link in links:
             events += _of_link(link)
         events += [
-            _of_round(one, links)
-            for one in self._pages.rounds([a.id for a in links])
-            if one.sent_at
+            _of_round(check_round, links)
+            for check_round in self._pages.rounds([a.id for a in links])
+            if check_round.sent_at
         ]
         events += [
-            _of_mail(one) for one in self._pages.mails(mine, client_id) if one.state in ENDED
+            _of_mail(mail) for mail in self._pages.mails(mine, client_id) if mail.state in ENDED
         ]
         days, body = self._body(mine, [line.visit for line in lines], unit)
         return History(
-            events=sorted(events, key=lambda one: one.at, reverse=True), visits=days, body=body
+            events=sorted(events, key=lambda event: event.at, reverse=True), visits=days, body=body
         )
 
     def _of_visit(self, practice: Practice, visit: Visit, by: str) -> list[HistoryEvent]:
         _, _, entries, reports, photos = self._records.open(practice.id, visit.id)
         begun = datetime.combine(visit.started_on, time(), ZoneInfo(practice.time_zone))
-        found = [HistoryEvent(at=begun, kind="visit", says=f"Visit with {by}", visit_id=visit.id)]
+        events = [HistoryEvent(at=begun, kind="visit", says=f"Visit with {by}", visit_id=visit.id)]
         words = {field.id: CONSENTS[name].label for name, field in fields.ask.consent.items()}
-        agrees = any(one.path == WORKPLACE and one.value == "yes" for one in entries)
-        for one in self._records.consents_said(practice.id, visit.id):
-            if one.path in words and one.value is not None:
-                who = " by the client" if one.self_reported else ""
-                said = {"yes": "given", "no": "not given"}.get(str(one.value), "withdrawn")
-                found.append(
+        agrees = any(entry.path == WORKPLACE and entry.value == "yes" for entry in entries)
+        for entry in self._records.consents_said(practice.id, visit.id):
+            if entry.path in words and entry.value is not None:
+                who = " by the client" if entry.self_reported else ""
+                said = {"yes": "given", "no": "not given"}.get(str(entry.value), "withdrawn")
+                events.append(
                     HistoryEvent(
-                        at=one.changed_at,
+                        at=entry.changed_at,
                         kind="consent",
-                        says=f"Consent {said}{who}: {words[one.path].lower()}",
+                        says=f"Consent {said}{who}: {words[entry.path].lower()}",
                         visit_id=visit.id,
                     )
                 )
-        found += [
+        events += [
             HistoryEvent(
-                at=one.signed_at,
+                at=report.signed_at,
                 kind="signed",
-                says=f"Version {one.number} signed by {one.signed_by}",
+                says=f"Version {report.number} signed by {report.signed_by}",
                 visit_id=visit.id,
-                report_id=one.id,
-                copies=sorted(copy for copy in one.copies if copy != "workplace" or agrees),
+                report_id=report.id,
+                copies=sorted(copy for copy in report.copies if copy != "workplace" or agrees),
             )
-            for one in reports
+            for report in reports
         ]
         if photos:
             many = "1 photograph" if len(photos) == 1 else f"{len(photos)} photographs"
-            found.append(
+            events.append(
                 HistoryEvent(
-                    at=max(one.added_at for one in photos),
+                    at=max(photo.added_at for photo in photos),
                     kind="photographs",
-                    says=f"{many}, by {', '.join(dict.fromkeys(one.added_by for one in photos))}",
+                    says=f"{many}, by {', '.join(dict.fromkeys(photo.added_by for photo in photos))}",
                     visit_id=visit.id,
-                    photos=[one.id for one in photos],
+                    photos=[photo.id for photo in photos],
                 )
             )
-        return found
+        return events
 
     def _body(
         self, practice_id: UUID, visits: list[Visit], unit: LengthUnit
     ) -> tuple[list[date], list[BodyLine]]:
         columns = []
         for visit in visits:
-            working = self._records.working(practice_id, visit.id)
-            body = body_from(working.record, working.client.sex, measuring_of(working))
+            snapshot = self._records.working(practice_id, visit.id)
+            body = body_from(snapshot.record, snapshot.client.sex, measuring_of(snapshot))
             values = {
                 name: f"{say_length(value.mm, unit)}{_how(value.source)}"
                 for name, value in body.values.items()
@@ -155,36 +155,36 @@ def _how(source: ValueSource) -> str:
 
 def _of_link(link: ClientLink) -> list[HistoryEvent]:
     what = "before the visit" if link.kind == "before" else "after the visit"
-    found = [HistoryEvent(at=link.made_at, kind="link", says=f"Own page {what}: link made")]
+    events = [HistoryEvent(at=link.made_at, kind="link", says=f"Own page {what}: link made")]
     if link.opened_at is not None:
-        found.append(
+        events.append(
             HistoryEvent(at=link.opened_at, kind="opened", says=f"Own page {what}: first opened")
         )
     if link.revoked_at is not None:
-        found.append(
+        events.append(
             HistoryEvent(at=link.revoked_at, kind="revoked", says=f"Own page {what}: link closed")
         )
-    return found
+    return events
 
 
-def _of_round(one: CheckRound, links: list[ClientLink]) -> HistoryEvent:
-    decided = f"; decided: {LEVELS[one.decided].lower()}" if one.decided else ""
-    visit = next(link.visit_id for link in links if link.id == one.link_id)
-    assert one.sent_at is not None
+def _of_round(check_round: CheckRound, links: list[ClientLink]) -> HistoryEvent:
+    decided = f"; decided: {LEVELS[check_round.decided].lower()}" if check_round.decided else ""
+    visit = next(link.visit_id for link in links if link.id == check_round.link_id)
+    assert check_round.sent_at is not None
     return HistoryEvent(
-        at=one.sent_at,
+        at=check_round.sent_at,
         kind="answers",
-        says=f"Answers sent, {ROUND_WORDS[one.round]}{decided}",
-        check_id=one.id,
+        says=f"Answers sent, {ROUND_WORDS[check_round.round]}{decided}",
+        check_id=check_round.id,
         visit_id=visit,
     )
 
 
-def _of_mail(one: OutgoingMail) -> HistoryEvent:
-    what = "Questions asked for" if one.kind == "check" else "Link sent"
+def _of_mail(mail: OutgoingMail) -> HistoryEvent:
+    what = "Questions asked for" if mail.kind == "check" else "Link sent"
     ended = {
-        "sent": f"{what} by mail to {one.recipient}",
-        "failed": f"Mail to {one.recipient} failed: {one.trouble}",
-        "dropped": f"Mail to {one.recipient} not sent: no longer wanted",
+        "sent": f"{what} by mail to {mail.recipient}",
+        "failed": f"Mail to {mail.recipient} failed: {mail.trouble}",
+        "dropped": f"Mail to {mail.recipient} not sent: no longer wanted",
     }
-    return HistoryEvent(at=one.sent_at or one.due_at, kind="mail", says=ended[one.state])
+    return HistoryEvent(at=mail.sent_at or mail.due_at, kind="mail", says=ended[mail.state])

@@ -123,7 +123,7 @@ class ImportPlan:
                 )
             if named:
                 return named[0]
-        made = Client(
+        client = Client(
             id=uuid4(),
             practice_id=self._member.practice_id,
             name=sheet.name,
@@ -134,9 +134,9 @@ class ImportPlan:
         self._text(sheet.client_id, 200, sheet.place, "client_id")
         self._text(sheet.name, 200, sheet.place, "client")
         self._text(sheet.work, 200, sheet.place, "work")
-        self.clients.append(made)
-        self._know_client(made)
-        return made
+        self.clients.append(client)
+        self._know_client(client)
+        return client
 
     def _text(self, text: str, most: int, place: str, field: str) -> None:
         odd = any(ord(sign) < 32 or "\ud800" <= sign <= "\udfff" for sign in text)
@@ -166,7 +166,7 @@ class ImportPlan:
         self._text(sheet.visit_id, 200, sheet.place, "visit_id")
         if sheet.on > self._day:
             self.troubles.append((sheet.place, "visit_on", f"{sheet.on.isoformat()} is to come"))
-        made = Visit(
+        visit = Visit(
             id=uuid4(),
             practice_id=self._member.practice_id,
             client_id=client.id,
@@ -174,9 +174,9 @@ class ImportPlan:
             started_on=sheet.on,
             origin_id=sheet.visit_id or None,
         )
-        self.visits.append(made)
-        self._know_visit(made)
-        return made
+        self.visits.append(visit)
+        self._know_visit(visit)
+        return visit
 
     def _read(self, path: str, typed: str, where: str) -> float | str | None:
         try:

@@ -142,17 +142,19 @@ class KeepingService:
             months.append(practice.keep_photographs_months)
         if not months:
             return []
-        found = []
+        erasures = []
         still_since = today - timedelta(days=SHORTEST_MONTH * min(months))
-        for one in self._keeping.standings(practice.id, still_since):
-            kept = practice.keep_signed_years if one.signed else practice.keep_unsigned_years
-            whole = _after(one.last_on, years=kept)
-            pictures = _after(one.photographs_on, months=practice.keep_photographs_months)
+        for standing in self._keeping.standings(practice.id, still_since):
+            kept = practice.keep_signed_years if standing.signed else practice.keep_unsigned_years
+            whole = _after(standing.last_on, years=kept)
+            pictures = _after(standing.photographs_on, months=practice.keep_photographs_months)
             if whole is not None and whole <= today:
-                found.append(_due(one, "client", one.last_on, whole))
-            elif pictures is not None and one.photographs_on and pictures <= today:
-                found.append(_due(one, "photographs", one.photographs_on, pictures))
-        return sorted(found, key=lambda one: (one.due_on, one.client, str(one.client_id)))
+                erasures.append(_due(standing, "client", standing.last_on, whole))
+            elif pictures is not None and standing.photographs_on and pictures <= today:
+                erasures.append(_due(standing, "photographs", standing.photographs_on, pictures))
+        return sorted(
+            erasures, key=lambda erasure: (erasure.due_on, erasure.client, str(erasure.client_id))
+        )
 
     def erase(
         self, member: Member, client_id: UUID, *, what: ErasedWhat, reason: str
@@ -197,16 +199,16 @@ class KeepingService:
 
     def proof(self, member: Member, erasure_id: UUID) -> Proof:
         """An erasure with its line of the trail, for who made it and for owners; raises NotAllowed, NotFound."""
-        for one in self._keeping.erasures(member.practice_id):
-            if one.id != erasure_id:
+        for erasure in self._keeping.erasures(member.practice_id):
+            if erasure.id != erasure_id:
                 continue
-            if member.role != "owner" and one.by_name != member.name:
+            if member.role != "owner" and erasure.by_name != member.name:
                 raise NotAllowed("An owner can print this.")
-            query = TrailQuery(client_id=one.client_id, act="erase", most=20)
+            query = TrailQuery(client_id=erasure.client_id, act="erase", most=20)
             lines = self._trail.lines(member.practice_id, query)
-            line = next((line for line in reversed(lines) if line.at >= one.at), None)
+            line = next((line for line in reversed(lines) if line.at >= erasure.at), None)
             return Proof(
-                erasure=one,
+                erasure=erasure,
                 trail_number=line.number if line else None,
                 trail_digest=line.digest.hex() if line else "",
             )
@@ -221,13 +223,13 @@ def _after(day: date | None, *, years: int | None = None, months: int | None = N
     return end
 
 
-def _due(one: ClientStanding, what: ErasedWhat, last: date, due: date) -> DueErasure:
+def _due(standing: ClientStanding, what: ErasedWhat, last: date, due: date) -> DueErasure:
     return DueErasure(
-        client_id=one.client_id,
-        client=one.client,
+        client_id=standing.client_id,
+        client=standing.client,
         what=what,
-        signed=one.signed,
-        photographs=one.photographs,
+        signed=standing.signed,
+        photographs=standing.photographs,
         last_on=last,
         due_on=due,
     )
@@ -241,8 +243,8 @@ def _erasure_view(erasure: Erasure, client: str = "") -> ErasureView:
 def counts_in_words(counts: Mapping[str, int]) -> list[str]:
     """What was erased, a line for each kind of thing."""
     said = [
-        f"{count} {one if count == 1 else many}"
-        for key, (one, many) in _THINGS.items()
+        f"{count} {text if count == 1 else many}"
+        for key, (text, many) in _THINGS.items()
         if (count := counts.get(key, 0))
     ]
     return said or ["nothing beside the name"]

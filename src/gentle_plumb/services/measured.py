@@ -82,26 +82,29 @@ class RemeasureView:
     says: list[str]
 
 
-def measuring_of(working: VisitSnapshot) -> Measuring:
+def measuring_of(snapshot: VisitSnapshot) -> Measuring:
     """What a visit's measuring rests on beside its record."""
-    if working.table is None:
-        return Measuring(errors=working.visit.errors)
-    return Measuring(errors=working.visit.errors, table=as_core_table(working.table))
+    if snapshot.table is None:
+        return Measuring(errors=snapshot.visit.errors)
+    return Measuring(errors=snapshot.visit.errors, table=as_core_table(snapshot.table))
 
 
-def listed_of(working: VisitSnapshot, needed: Sequence[str]) -> tuple[str, ...]:
+def listed_of(snapshot: VisitSnapshot, needed: Sequence[str]) -> tuple[str, ...]:
     """The dimensions of the visit's list: the short one unless another was chosen."""
-    if working.listed is not None:
-        return working.listed.dimensions
-    return MEASURED if working.record[fields.measure.list_] == "full" else tuple(needed)
+    if snapshot.listed is not None:
+        return snapshot.listed.dimensions
+    return MEASURED if snapshot.record[fields.measure.list_] == "full" else tuple(needed)
 
 
 PastBodies = Sequence[tuple[EarlierVisit, Body]]
 
 
-def past_bodies(working: VisitSnapshot, measuring: Measuring) -> PastBodies:
+def past_bodies(snapshot: VisitSnapshot, measuring: Measuring) -> PastBodies:
     """The same client's body at each earlier visit, the latest first."""
-    return [(one, body_from(one.record, working.client.sex, measuring)) for one in working.earlier]
+    return [
+        (visit, body_from(visit.record, snapshot.client.sex, measuring))
+        for visit in snapshot.earlier
+    ]
 
 
 def _taken_on(visit: EarlierVisit, name: str) -> str:
@@ -111,13 +114,13 @@ def _taken_on(visit: EarlierVisit, name: str) -> str:
 
 def _past(name: str, bodies: PastBodies, unit: LengthUnit) -> list[Past]:
     """Where the value was taken, not where it was carried to: a carried-over one is left out."""
-    found = []
+    pasts = []
     for visit, body in bodies:
         value = body.values.get(name)
         if value is None or value.source == "carried_over":
             continue
         day = _taken_on(visit, name)
-        found.append(
+        pasts.append(
             Past(
                 on=day,
                 day=spoken_date(day),
@@ -126,18 +129,18 @@ def _past(name: str, bodies: PastBodies, unit: LengthUnit) -> list[Past]:
                 typed=format_length(value.mm, "mm", with_unit=True),
             )
         )
-    return found
+    return pasts
 
 
 def _earlier(bodies: PastBodies) -> dict[str, Earlier]:
     """The latest earlier value of each dimension."""
-    found: dict[str, Earlier] = {}
+    earliers: dict[str, Earlier] = {}
     for visit, body in bodies:
         for name, value in body.values.items():
-            if name not in found and value.source != "carried_over":
+            if name not in earliers and value.source != "carried_over":
                 day = _taken_on(visit, name)
-                found[name] = Earlier(mm=value.mm, sd_mm=value.sd_mm, on=day)
-    return found
+                earliers[name] = Earlier(mm=value.mm, sd_mm=value.sd_mm, on=day)
+    return earliers
 
 
 def _percentile(body: Body, name: str, mm: float) -> str | None:
@@ -162,19 +165,19 @@ def _estimate(body: Body, name: str, unit: LengthUnit) -> tuple[str | None, str 
         value = body.value(name)
     except MissingDimension:
         return None, None, ""
-    basis = " and ".join(DIMENSIONS[one].label.lower() for one in value.basis)
+    basis = " and ".join(DIMENSIONS[text].label.lower() for text in value.basis)
     return (format_length(value.mm, unit), format_length(2 * value.sd_mm, unit), f"from {basis}")
 
 
 def visit_doubts(
-    working: VisitSnapshot, body: Body, unit: LengthUnit, bodies: PastBodies
+    snapshot: VisitSnapshot, body: Body, unit: LengthUnit, bodies: PastBodies
 ) -> list[Doubt]:
     """Every doubt about a visit's dimensions, in words."""
-    return doubts(working.record, body, unit, _earlier(bodies))
+    return doubts(snapshot.record, body, unit, _earlier(bodies))
 
 
 def measured_views(
-    working: VisitSnapshot,
+    snapshot: VisitSnapshot,
     body: Body,
     listed: Sequence[str],
     unit: LengthUnit,
@@ -184,7 +187,7 @@ def measured_views(
     history: str | None = None,
 ) -> list[Measured]:
     """Every dimension of the catalogue, in the order of measuring; ``history`` names the plotted one."""
-    record, today = working.record, working.visit.started_on
+    record, today = snapshot.record, snapshot.visit.started_on
     asked: dict[str, list[Doubt]] = {}
     for doubt in asked_of:
         asked.setdefault(doubt.dimension, []).append(doubt)
@@ -255,21 +258,23 @@ def again_views(
     body: Body, result: FitResult, errors: Mapping[str, float], unit: LengthUnit
 ) -> list[RemeasureView]:
     """What to measure again, the greatest gain first."""
-    return [_again(one, body, unit) for one in suggest_remeasurement(body, result, errors)]
+    return [
+        _again(suggestion, body, unit) for suggestion in suggest_remeasurement(body, result, errors)
+    ]
 
 
-def _again(one: RemeasureSuggestion, body: Body, unit: LengthUnit) -> RemeasureView:
+def _again(suggestion: RemeasureSuggestion, body: Body, unit: LengthUnit) -> RemeasureView:
     def said(before: float, after: float, key: str) -> str:
         if key == "tilt":
             return f"± {2 * before:.0f} to ± {2 * after:.0f} °"
         return f"± {format_length(2 * before, unit)} to ± {format_length(2 * after, unit, with_unit=True)}"
 
     return RemeasureView(
-        dimension=one.dimension,
-        label=DIMENSIONS[one.dimension].label,
-        measured=one.dimension in body.values,
+        dimension=suggestion.dimension,
+        label=DIMENSIONS[suggestion.dimension].label,
+        measured=suggestion.dimension in body.values,
         says=[
             f"{row.label}, {row.posture}: {said(row.before, row.after, row.key)}"
-            for row in one.narrows[:3]
+            for row in suggestion.narrows[:3]
         ],
     )

@@ -161,29 +161,31 @@ class MeasuringService:
         """The practice's own lists, by name."""
         return self._store.lists(member.practice_id)
 
-    def add_list(self, member: Member, given: NewList) -> MeasuringList:
+    def add_list(self, member: Member, new_list: NewList) -> MeasuringList:
         """Keep a list, put into the order of measuring; the same id sent again makes no second one.
 
         Raises UnknownName, AlreadyThere.
         """
         return self._store.add_list(
             MeasuringList(
-                id=given.id,
+                id=new_list.id,
                 practice_id=member.practice_id,
-                name=given.name,
-                dimensions=in_order(given.dimensions),
+                name=new_list.name,
+                dimensions=in_order(new_list.dimensions),
             )
         )
 
-    def change_list(self, member: Member, list_id: UUID, given: ChangedList) -> MeasuringList:
+    def change_list(
+        self, member: Member, list_id: UUID, changed_list: ChangedList
+    ) -> MeasuringList:
         """Change one upon its version; raises also NotFound, Stale."""
         return self._store.change_list(
             MeasuringList(
                 id=list_id,
                 practice_id=member.practice_id,
-                name=given.name,
-                dimensions=in_order(given.dimensions),
-                version=given.version,
+                name=changed_list.name,
+                dimensions=in_order(changed_list.dimensions),
+                version=changed_list.version,
             )
         )
 
@@ -195,15 +197,15 @@ class MeasuringService:
         """The tables the practice added, by name."""
         return self._store.tables(member.practice_id)
 
-    def add_table(self, member: Member, given: NewTable) -> PopulationTable:
+    def add_table(self, member: Member, table: NewTable) -> PopulationTable:
         """Take a table in; the same id sent again makes no second one. Raises BadFile, AlreadyThere."""
         return self._store.add_table(
             PopulationTable(
-                id=given.id,
+                id=table.id,
                 practice_id=member.practice_id,
-                name=given.name,
-                origin=given.origin,
-                rows=read_table(given.text),
+                name=table.name,
+                origin=table.origin,
+                rows=read_table(table.text),
                 added_by=member.name,
                 added_at=self._clock(),
             )
@@ -217,10 +219,10 @@ class MeasuringService:
         """How every member repeats every dimension, by name and in the order of measuring."""
         names = {one.id: one.name for one in self._accounts.members(member.practice_id)}
         pairs: dict[tuple[UUID, str], list[float]] = {}
-        for one in self._store.differences(member.practice_id):
-            pairs.setdefault((one.member_id, one.dimension), []).append(one.mm)
+        for difference in self._store.differences(member.practice_id):
+            pairs.setdefault((difference.member_id, difference.dimension), []).append(difference.mm)
         order = {name: index for index, name in enumerate(DIMENSIONS)}
-        found = [
+        views = [
             PrecisionView(
                 member=names.get(member_id, ""),
                 dimension=name,
@@ -237,13 +239,13 @@ class MeasuringService:
             for (member_id, name), differences in pairs.items()
             if name in DIMENSIONS and (precision := _precision(name, differences)) is not None
         ]
-        return sorted(found, key=lambda one: (one.member, order[one.dimension]))
+        return sorted(views, key=lambda view: (view.member, order[view.dimension]))
 
     def errors_of(self, member: Member) -> dict[str, float]:
         """The member's error of one reading by dimension, mm: what a new visit starts with."""
         pairs: dict[str, list[float]] = {}
-        for one in self._store.differences(member.practice_id, member.id):
-            pairs.setdefault(one.dimension, []).append(one.mm)
+        for difference in self._store.differences(member.practice_id, member.id):
+            pairs.setdefault(difference.dimension, []).append(difference.mm)
         return {
             name: round(precision.held_against(DIMENSIONS[name].repeat_limit_mm), 3)
             for name, differences in pairs.items()

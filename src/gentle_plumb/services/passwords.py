@@ -31,7 +31,7 @@ def check_password(password: str, about: Sequence[str] = ()) -> None:
     from zxcvbn import zxcvbn  # its lists are read when they are needed
 
     guessed = zxcvbn(
-        password[:LOOKED_AT], user_inputs=[word for one in about for word in _words(one)]
+        password[:LOOKED_AT], user_inputs=[word for text in about for word in _words(text)]
     )
     if guessed["score"] < LEAST_SCORE:
         hint = guessed["feedback"]["warning"] or "It is among those that are tried first."

@@ -70,6 +70,6 @@ def photo_view(read: PhotoReading, unit: LengthUnit) -> PhotoView:
         when=photo.when,
         mm_per_px=read.mm_per_px,
         camera=f"{camera / 1000:.1f} m" if camera is not None else None,
-        readings=[_reading_view(one, unit) for one in read.readings],
+        readings=[_reading_view(reading, unit) for reading in read.readings],
         warnings=list(read.warnings),
     )

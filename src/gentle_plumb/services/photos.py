@@ -51,12 +51,12 @@ class PhotoService:
         return self._darkroom.develop(picture)
 
     def keep(
-        self, member: Member, visit_id: UUID, photo_id: UUID, made: ProcessedPhoto
+        self, member: Member, visit_id: UUID, photo_id: UUID, photo: ProcessedPhoto
     ) -> PhotoHead:
         """Keep a developed picture; raises NotFound, NeedsConsent."""
-        head = photo_head(made, photo_id, visit_id, member.name, self._clock())
+        head = photo_head(photo, photo_id, visit_id, member.name, self._clock())
         return self._records.add_photo(
-            member.practice_id, head, made.jpeg, member_id=member.id, consent=PHOTOGRAPHS
+            member.practice_id, head, photo.jpeg, member_id=member.id, consent=PHOTOGRAPHS
         )
 
     def picture(self, member: Member, photo_id: UUID) -> tuple[PhotoHead, bytes]:
@@ -69,17 +69,17 @@ class PhotoService:
 
 
 def photo_head(
-    made: ProcessedPhoto, photo_id: UUID, visit_id: UUID, by: str, now: datetime
+    photo: ProcessedPhoto, photo_id: UUID, visit_id: UUID, by: str, now: datetime
 ) -> PhotoHead:
     """Return what is kept of a developed picture beside the picture itself."""
     return PhotoHead(
         id=photo_id,
         visit_id=visit_id,
-        width=made.width,
-        height=made.height,
-        fov_deg=made.fov_deg,
-        size=len(made.jpeg),
-        sha256=hashlib.sha256(made.jpeg).hexdigest(),
+        width=photo.width,
+        height=photo.height,
+        fov_deg=photo.fov_deg,
+        size=len(photo.jpeg),
+        sha256=hashlib.sha256(photo.jpeg).hexdigest(),
         added_by=by,
         added_at=now,
     )

@@ -23,29 +23,42 @@ class PolicyService:
     def chosen(self, member: Member) -> dict[str, str]:
         """What a visit that begins now goes by: the default bundle's positions, if there is one."""
         mine = self._store.bundles(member.practice_id)
-        return next((dict(one.choices) for one in mine if one.is_default), {})
+        return next(
+            (
+                dict(stored_rule_set.choices)
+                for stored_rule_set in mine
+                if stored_rule_set.is_default
+            ),
+            {},
+        )
 
-    def add(self, member: Member, given: NewRuleSet) -> StoredRuleSet:
+    def add(self, member: Member, new_rule_set: NewRuleSet) -> StoredRuleSet:
         """Keep a bundle; the same id sent again makes no second one. Raises FieldError, AlreadyThere."""
-        return self._store.add_bundle(self._bundle(member, given, id=given.id, version=1))
+        return self._store.add_bundle(
+            self._bundle(member, new_rule_set, id=new_rule_set.id, version=1)
+        )
 
-    def change(self, member: Member, bundle_id: UUID, given: ChangedRuleSet) -> StoredRuleSet:
+    def change(
+        self, member: Member, bundle_id: UUID, changed_rule_set: ChangedRuleSet
+    ) -> StoredRuleSet:
         """Change one upon its version; visits that have begun keep what they began with.
 
         Raises also NotFound, Stale.
         """
-        bundle = self._bundle(member, given, id=bundle_id, version=given.version)
+        bundle = self._bundle(
+            member, changed_rule_set, id=bundle_id, version=changed_rule_set.version
+        )
         return self._store.change_bundle(bundle)
 
     def _bundle(
-        self, member: Member, given: RuleSetFacts, *, id: UUID, version: int
+        self, member: Member, facts: RuleSetFacts, *, id: UUID, version: int
     ) -> StoredRuleSet:
         return view_of(
             StoredRuleSet,
-            given,
+            facts,
             id=id,
             practice_id=member.practice_id,
-            choices=checked(given.choices),
+            choices=checked(facts.choices),
             version=version,
         )
 

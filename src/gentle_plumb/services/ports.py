@@ -77,9 +77,9 @@ class Records(VisitLists, Protocol):
         """Return every answer that was ever given to a consent of a visit, the first one first."""
 
     def discard_visit(
-        self, practice_id: UUID, visit_id: UUID, at: datetime | None, *, forget: timedelta
+        self, practice_id: UUID, visit_id: UUID, moment: datetime | None, *, forget: timedelta
     ) -> None:
-        """Throw a draft away, or take it back (``at`` None); what was thrown away longer ago than ``forget`` is erased.
+        """Throw a draft away, or take it back (``moment`` None); what was thrown away longer ago than ``forget`` is erased.
 
         Raises NotFound; HoldsSomething for one that was signed.
         """
@@ -323,7 +323,7 @@ class OpenFiles(Protocol):
     def of_visit(
         self,
         opened: VisitSnapshot,
-        worked: VisitAnalysis,
+        analysis: VisitAnalysis,
         sheets: Sequence[MeasurementSheet],
         drawing: Scene | None,
     ) -> list[Attachment]:

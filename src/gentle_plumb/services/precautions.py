@@ -59,7 +59,7 @@ def precaution_views(
 
     ``placed`` is the client seated as the workstation will be.
     """
-    found = [
+    views = [
         PrecautionView(
             id=id,
             field=f"ask.care.{id}",
@@ -76,7 +76,7 @@ def precaution_views(
         )
         for id, lifted in conditions_of(record, as_of).items()
     ]
-    return [*found, *_of_joints(record, case, placed)]
+    return [*views, *_of_joints(record, case, placed)]
 
 
 def _of_joints(record: Record, case: Case, placed: PostureFit) -> list[PrecautionView]:
@@ -157,10 +157,10 @@ def _unmet(limit: LimitId, case: Case, placed: PostureFit) -> str:
         return say("limit.untold", reason=reason).strip()
     if judged_excess(will_be.angle, least, None) == 0.0:
         return ""
-    at, least_said = will_be.angle, least
+    position, least_said = will_be.angle, least
     if joint == "knee":  # said as it was noted: how far it bends from straight
-        at, least_said = STRAIGHT_DEG - at, STRAIGHT_DEG - least
-    return say(f"limit.unmet_{joint}", at=say_degrees(at), limit=say_degrees(least_said))
+        position, least_said = STRAIGHT_DEG - position, STRAIGHT_DEG - least
+    return say(f"limit.unmet_{joint}", at=say_degrees(position), limit=say_degrees(least_said))
 
 
 def _who(record: Record, lifted: fields.conditions.ClearedFields) -> str:

@@ -27,6 +27,9 @@ def programme_page(workup: VisitResults) -> ProgrammePage:
         programme=view,
         figures={
             id: list(draw_movement(LIBRARY[id], body))
-            for id in [*(one.id for one in view.chosen), *(one.id for one in view.further)]
+            for id in [
+                *(movement_view.id for movement_view in view.chosen),
+                *(movement.id for movement in view.further),
+            ]
         },
     )

@@ -80,15 +80,15 @@ class ReportService:
 
         All from one reading of the visit. Raises NotAllowed, NotFound.
         """
-        working, workup = self._visits.worked(member, visit_id, unit)
+        snapshot, workup = self._visits.worked(member, visit_id, unit)
         return DraftReport(
-            content=self._papers(practice, working, workup, unit),
+            content=self._papers(practice, snapshot, workup, unit),
             missing=[
                 Missing(field=path, detail=words) for path, words in missing_for_signing(workup)
             ],
-            checks=checks_for_signing(workup, practice.day(self._clock()), self_reported(working)),
+            checks=checks_for_signing(workup, practice.day(self._clock()), self_reported(snapshot)),
             summary=summary_of(workup),
-            revision=working.visit.revision,
+            revision=snapshot.visit.revision,
         )
 
     def draft_pdf(
@@ -106,18 +106,18 @@ class ReportService:
         """
         if copy != "workplace":
             require_health(member)
-        working, workup = self._visits.worked(member, visit_id, unit, body=copy != "workplace")
+        snapshot, workup = self._visits.worked(member, visit_id, unit, body=copy != "workplace")
         if copy == "workplace":
             require_consent(workup.record)
-        papers = self._papers(practice, working, workup, unit)
-        return self._printed(member, working, workup, getattr(papers, copy)).pdf
+        papers = self._papers(practice, snapshot, workup, unit)
+        return self._printed(member, snapshot, workup, getattr(papers, copy)).pdf
 
     def letter(
         self, member: Member, practice: Practice, visit_id: UUID, about: str, unit: LengthUnit
     ) -> bytes:
         """The letter to a clinician for a red flag or a condition of a visit; raises NotAllowed, NotFound."""
-        working, workup = self._visits.worked(member, visit_id, unit)
-        paper = letter_paper(practice, working, workup, about)
+        snapshot, workup = self._visits.worked(member, visit_id, unit)
+        paper = letter_paper(practice, snapshot, workup, about)
         if paper is None:
             raise NotFound("There is no such red flag or condition in this visit.")
         return self._press.print(paper)
@@ -127,15 +127,15 @@ class ReportService:
 
         Raises NotAllowed, NotFound.
         """
-        working, workup = self._visits.worked(member, visit_id, unit, body=False)
-        shared = working.record[fields.seen.workstation]
-        those = [(working, workup)]
-        left_out = {working.client.id, *self._hidden_from(member)}
+        snapshot, workup = self._visits.worked(member, visit_id, unit, body=False)
+        shared = snapshot.record[fields.seen.workstation]
+        those = [(snapshot, workup)]
+        left_out = {snapshot.client.id, *self._hidden_from(member)}
         if shared:
             for id in self._records.visits_at(member.practice_id, shared):
-                opened, worked = self._visits.worked(member, id, unit, body=False)
+                opened, results = self._visits.worked(member, id, unit, body=False)
                 if opened.client.id not in left_out:
-                    those.append((opened, worked))
+                    those.append((opened, results))
         return self._press.print_card(target_card(practice, those, unit))
 
     def sign(
@@ -170,17 +170,17 @@ class ReportService:
             If somebody signed this version in the same moment.
 
         """
-        working, workup = self._visits.worked(member, visit_id, unit)
+        snapshot, workup = self._visits.worked(member, visit_id, unit)
         held = self._records.report_of(visit_id, report_id) if report_id else None
         if held is not None:
             return held
-        if revision not in (None, working.visit.revision):
+        if revision not in (None, snapshot.visit.revision):
             raise MovedOn("The visit was changed since you looked at it. Look again, then sign.")
         missing = missing_for_signing(workup)
         if missing:
             raise NotReady(missing)
         now = self._clock()
-        papers = self._papers(practice, working, workup, unit)
+        papers = self._papers(practice, snapshot, workup, unit)
         local = practice.local(now)
         signature = {
             "signed_by": member.name,
@@ -195,14 +195,14 @@ class ReportService:
             **{copy: getattr(papers, copy).model_copy(update=signature) for copy in COPIES}
         )
         printed: dict[str, PrintedCopy] = {
-            copy: self._printed(member, working, workup, getattr(papers, copy)) for copy in COPIES
+            copy: self._printed(member, snapshot, workup, getattr(papers, copy)) for copy in COPIES
         }
         return self._records.add_report(
             Report(
                 id=report_id or uuid4(),
                 visit_id=visit_id,
-                number=working.versions + 1,
-                revision=working.visit.revision,
+                number=snapshot.versions + 1,
+                revision=snapshot.visit.revision,
                 content=papers.model_dump(mode="json"),
                 signed_by=member.name,
                 signed_at=now,
@@ -264,7 +264,7 @@ class ReportService:
             filled = self._press.read_request(raw)
         except ValueError as error:
             raise BadFile(f"{error}") from error
-        asked = [one.id for one in legacy_paper(report.content).requests if one.id]
+        asked = [request.id for request in legacy_paper(report.content).requests if request.id]
         if not any(f"done_{id}" in filled for id in asked):
             raise BadFile(
                 f"This PDF has none of the boxes of version {report.number}'s form. Read in the file that came back, "
@@ -281,15 +281,15 @@ class ReportService:
         return {**found, fields.report.requests_by.id: by} if by else found
 
     def _papers(
-        self, practice: Practice, working: VisitSnapshot, workup: VisitResults, unit: LengthUnit
+        self, practice: Practice, snapshot: VisitSnapshot, workup: VisitResults, unit: LengthUnit
     ) -> Papers:
         before = (
-            self._records.last_report(practice.id, working.visit.id) if working.versions else None
+            self._records.last_report(practice.id, snapshot.visit.id) if snapshot.versions else None
         )
-        since = since_before(self._records, practice.id, working, workup, unit)
+        since = since_before(self._records, practice.id, snapshot, workup, unit)
         return papers_of(
             practice,
-            working,
+            snapshot,
             workup,
             unit,
             before.content if before else None,
@@ -297,9 +297,9 @@ class ReportService:
         )
 
     def _printed(
-        self, member: Member, working: VisitSnapshot, workup: VisitResults, paper: Paper
+        self, member: Member, snapshot: VisitSnapshot, workup: VisitResults, paper: Paper
     ) -> PrintedCopy:
-        attached = self._attached(member, working, workup, paper)
+        attached = self._attached(member, snapshot, workup, paper)
         shown = {one.id for one in getattr(paper, "photos", ())}
         pictures = {
             id: self._records.photo(member.practice_id, UUID(id))[1] for id in sorted(shown)
@@ -309,7 +309,7 @@ class ReportService:
         return PrintedCopy(pdf=pdf, without=without)
 
     def _attached(
-        self, member: Member, working: VisitSnapshot, workup: VisitResults, paper: Paper
+        self, member: Member, snapshot: VisitSnapshot, workup: VisitResults, paper: Paper
     ) -> list[Attachment]:
         """The open files of a copy: the workplace's carries its drawing alone."""
         if isinstance(paper, LetterPaper | ErasurePaper):
@@ -319,10 +319,10 @@ class ReportService:
         sheets = [
             sheet_of(visit, client, entries)
             for visit, client, entries in self._records.measured(
-                member.practice_id, {working.visit.id}
+                member.practice_id, {snapshot.visit.id}
             )
         ]
-        return self._files.of_visit(working, workup.analysis, sheets, paper.scene)
+        return self._files.of_visit(snapshot, workup.analysis, sheets, paper.scene)
 
 
 def digest_of(papers: Papers) -> str:

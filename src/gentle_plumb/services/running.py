@@ -39,7 +39,7 @@ BACKUP = "backup"
 class Troubles(Protocol):
     """The last trouble of each kind."""
 
-    def note(self, kind: str, at: datetime, detail: str) -> None:
+    def note(self, kind: str, moment: datetime, detail: str) -> None:
         """Keep it in the place of the one before."""
 
     def clear(self, kind: str) -> None:
@@ -141,7 +141,11 @@ class RunningService:
             "backup_failed": trouble.at if trouble is not None else None,
         }
         now = self._clock()
-        return {name: (now - at).total_seconds() for name, at in moments.items() if at is not None}
+        return {
+            name: (now - moment).total_seconds()
+            for name, moment in moments.items()
+            if moment is not None
+        }
 
     def let_go(self, member: Member, mail_id: UUID) -> None:
         """Let a mail go that was given up; owners only. Raises NotAllowed, NotFound."""

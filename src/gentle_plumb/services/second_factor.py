@@ -44,13 +44,13 @@ def step_of(secret: str, code: str, now: datetime, last: int) -> int | None:
         The step of the code that was taken last: none up to it counts again.
 
     """
-    given = "".join(code.split())
-    if len(given) != 6 or not given.isascii() or not given.isdigit():
+    text = "".join(code.split())
+    if len(text) != 6 or not text.isascii() or not text.isdigit():
         return None
     here = int(now.timestamp()) // STEP_S
     totp = pyotp.TOTP(secret)
     for step in range(here - DRIFT, here + DRIFT + 1):
-        if step > last and hmac.compare_digest(totp.at(step * STEP_S), given):
+        if step > last and hmac.compare_digest(totp.at(step * STEP_S), text):
             return step
     return None
 

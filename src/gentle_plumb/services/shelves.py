@@ -24,16 +24,20 @@ class ShelfService:
         """Everything the practice keeps, by piece and name."""
         return self._shelf.items(member.practice_id)
 
-    def add(self, member: Member, given: NewShelfItem) -> ShelfItem:
+    def add(self, member: Member, item: NewShelfItem) -> ShelfItem:
         """Keep a piece or a workstation; the same id sent again makes no second one.
 
         Raises FieldError, AlreadyThere.
         """
-        return self._shelf.add_item(self._item(member, given, id=given.id, version=1))
+        return self._shelf.add_item(self._item(member, item, id=item.id, version=1))
 
-    def change(self, member: Member, item_id: UUID, given: ChangedShelfItem) -> ShelfItem:
+    def change(
+        self, member: Member, item_id: UUID, changed_shelf_item: ChangedShelfItem
+    ) -> ShelfItem:
         """Change one upon its version; raises also NotFound, Stale."""
-        item = self._item(member, given, id=item_id, version=given.version)
+        item = self._item(
+            member, changed_shelf_item, id=item_id, version=changed_shelf_item.version
+        )
         return self._shelf.change_item(item)
 
     def _item(

@@ -57,11 +57,11 @@ class Trail(Protocol):
         """Clients by identifier, as far as they are there."""
 
 
-def digest_of(before: bytes, number: int, at: datetime, deed: Deed) -> bytes:
+def digest_of(before: bytes, number: int, moment: datetime, deed: Deed) -> bytes:
     """Return the digest of a line upon the one before it: SHA-256 of both."""
     said = [
         number,
-        at.astimezone(UTC).isoformat(),
+        moment.astimezone(UTC).isoformat(),
         str(deed.practice_id),
         str(deed.member_id or ""),
         deed.who,
@@ -152,12 +152,12 @@ class TrailService:
 
     def note(self, *deeds: Deed) -> None:
         """Write deeds down together; reads and changes that follow each other are one line."""
-        fresh = [one for one in deeds if not self.gathered(one)]
+        fresh = [deed for deed in deeds if not self.gathered(deed)]
         if not fresh:
             return
         self._trail.add(fresh, self._clock())
-        for one in fresh:
-            self._noted(one)
+        for deed in fresh:
+            self._noted(deed)
 
     @contextmanager
     def during(self, deed_of: Callable[[UUID | None], Deed | None]) -> Iterator[Callable[[], bool]]:
@@ -213,12 +213,12 @@ class TrailService:
 
     def check(self) -> list[tuple[UUID, int, int | None, str]]:
         """Each practice's chain: how many lines hold, where it breaks, and its end as hex digits."""
-        found = []
+        result = []
         for practice_id in self._trail.practices():
             with closing(self._trail.whole(practice_id)) as lines:
                 count, broken, end = broken_at(lines)
-            found.append((practice_id, count, broken, end.hex()))
-        return found
+            result.append((practice_id, count, broken, end.hex()))
+        return result
 
 
 def _key(deed: Deed) -> tuple[object, ...]:

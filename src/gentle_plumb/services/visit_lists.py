@@ -136,17 +136,23 @@ def of_today(every: Sequence[VisitInList], today: date) -> list[UUID]:
 
     """
     waits = [
-        [one for one in every if one.flagged],
-        [one for one in every if not one.signed and one.started_on == today],
-        [one for one in every if one.due and one.signed],
-        [one for one in every if not one.signed],
-        [one for one in every if one.signed][:LATEST_SIGNED],
+        [visit_in_list for visit_in_list in every if visit_in_list.flagged],
+        [
+            visit_in_list
+            for visit_in_list in every
+            if not visit_in_list.signed and visit_in_list.started_on == today
+        ],
+        [visit_in_list for visit_in_list in every if visit_in_list.due and visit_in_list.signed],
+        [visit_in_list for visit_in_list in every if not visit_in_list.signed],
+        [visit_in_list for visit_in_list in every if visit_in_list.signed][:LATEST_SIGNED],
     ]
-    first = list(dict.fromkeys(one.id for group in waits for one in group))[:PAGE]
+    first = list(dict.fromkeys(visit_in_list.id for group in waits for visit_in_list in group))[
+        :PAGE
+    ]
     shown = set(first)
-    return [one.id for one in every if one.id in shown]
+    return [visit_in_list.id for visit_in_list in every if visit_in_list.id in shown]
 
 
-def page_of(found: Iterable[UUID], offset: int) -> list[UUID]:
+def page_of(ids: Iterable[UUID], offset: int) -> list[UUID]:
     """Return a page of what was found."""
-    return list(islice(found, offset, offset + PAGE))
+    return list(islice(ids, offset, offset + PAGE))

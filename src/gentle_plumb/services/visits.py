@@ -104,14 +104,14 @@ class VisitService:
             if asked and id not in hidden:
                 yield id
 
-    def add_client(self, member: Member, given: NewClient) -> Client:
+    def add_client(self, member: Member, client: NewClient) -> Client:
         """A new client; the same id sent again makes no second one."""
-        return self._records.add_client(Client(practice_id=member.practice_id, **vars(given)))
+        return self._records.add_client(Client(practice_id=member.practice_id, **vars(client)))
 
-    def change_client(self, member: Member, client_id: UUID, given: ChangedClient) -> Client:
+    def change_client(self, member: Member, client_id: UUID, client: ChangedClient) -> Client:
         """Correct a client upon its version; raises NotFound, Stale."""
         held = self._records.client(member.practice_id, client_id)
-        return self._records.change_client(replace(held, **vars(given)))
+        return self._records.change_client(replace(held, **vars(client)))
 
     def visits(
         self, member: Member, query: ListQuery = EVERY, practice: Practice | None = None
@@ -141,7 +141,10 @@ class VisitService:
                 most=PAGE,
                 member_id=query.member_id,
             )
-            shown = of_today([one for one in every if one.client_id not in hidden], today)
+            shown = of_today(
+                [visit_in_list for visit_in_list in every if visit_in_list.client_id not in hidden],
+                today,
+            )
         lines = self._records.visits(mine, of=shown) if shown else []
         if not member.sees_health:
             lines = [replace(line, signs={}, felt={}, felt_before={}) for line in lines]
@@ -273,8 +276,10 @@ class VisitService:
         place: str = fields.places.MAIN,
     ) -> tuple[VisitSnapshot, VisitResults]:
         """The visit and what it comes to, as :func:`work_up` says; raises NotAllowed, NotFound."""
-        working = self._snapshot(member, visit_id)
-        return working, work_up(working, unit, body=body, plans=plans, history=history, place=place)
+        snapshot = self._snapshot(member, visit_id)
+        return snapshot, work_up(
+            snapshot, unit, body=body, plans=plans, history=history, place=place
+        )
 
     def given(
         self, member: Member, visit_id: UUID, place: str = fields.places.MAIN
@@ -310,8 +315,8 @@ class VisitService:
         return replace(snapshot, reuse=self._reuse.of(snapshot.client.id, visit_id))
 
     def _given(self, member: Member, visit_id: UUID, place: str = fields.places.MAIN) -> VisitInput:
-        working = self._snapshot(member, visit_id)
-        return at_place(visit_input(working, measuring_of(working)), place)
+        snapshot = self._snapshot(member, visit_id)
+        return at_place(visit_input(snapshot, measuring_of(snapshot)), place)
 
     def stack(
         self,

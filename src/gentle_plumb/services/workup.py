@@ -227,8 +227,10 @@ def visit_input(opened: VisitSnapshot, measuring: Measuring) -> VisitInput:
         practice=opened.visit.policies,
         measuring=measuring,
         photos=tuple(
-            PhotoFile(id=str(one.id), width=one.width, height=one.height, fov_deg=one.fov_deg)
-            for one in opened.photos
+            PhotoFile(
+                id=str(photo.id), width=photo.width, height=photo.height, fov_deg=photo.fov_deg
+            )
+            for photo in opened.photos
         ),
         prices=opened.prices,
         reuse=opened.reuse,
@@ -289,8 +291,8 @@ def work_up(
         record=record,
         place=place,
         places=[
-            PlaceView(id=one.id, name=one.name, use=one.use, use_label=one.use.label)
-            for one in places_of(opened.record)
+            PlaceView(id=place.id, name=place.name, use=place.use, use_label=place.use.label)
+            for place in places_of(opened.record)
         ],
         case=case,
         result=result,
@@ -328,12 +330,12 @@ def work_up(
         actions=action_views(actions, causes.causes, unit, levers_of(record)),
         settle=settle_view(record, case, result, unit),
         follows=moved_by_what_stands(analysis, unit),
-        set_order=[one.id for one in to_set],
+        set_order=[action.id for action in to_set],
         strain=analysis.strain(),
-        photos=[photo_view(one, unit) for one in analysis.photos],
+        photos=[photo_view(photo, unit) for photo in analysis.photos],
         signs=raised_red_flags(record),
         cares=precaution_views(record, case, analysis.stands.seated, opened, analysis.given.as_of),
-        felt=[one.text for one in analysis.facts.felt],
+        felt=[discomfort.text for discomfort in analysis.facts.felt],
         decider=decider_of(case, result),
         display=f"The display reads {format_length(abs(offset), unit, with_unit=True)} too "
         f"{'low' if offset > 0 else 'high'}."
@@ -345,7 +347,7 @@ def work_up(
         if body
         else [],
         doubtful=list(
-            dict.fromkeys(DIMENSIONS[one.dimension].label for one in asked_of if not one.kept)
+            dict.fromkeys(DIMENSIONS[doubt.dimension].label for doubt in asked_of if not doubt.kept)
         ),
         again=again_views(case.body, result, measuring.errors, unit) if body else [],
         needed=needed,

@@ -101,7 +101,7 @@ class SqlAccounts(Store):
 
     def count_try(self, counted: Sequence[Counted], now: datetime) -> timedelta:
         # in the order of the keys, so that two at once never wait for each other
-        by_key = {one.key: one for one in sorted(counted, key=lambda one: one.key)}
+        by_key = {one.key: one for one in sorted(counted, key=lambda counted: counted.key)}
         rows = [{"key": key, "count": 0, "last_at": now} for key in by_key]
         query = select(_TRY.key, _TRY["count"].label("tries"), _TRY.last_at)
         query = query.where(_TRY.key.in_(by_key)).order_by(_TRY.key).with_for_update()
@@ -112,7 +112,7 @@ class SqlAccounts(Store):
                 row.key: Tries(count=row.tries, last_at=row.last_at)
                 for row in connection.execute(query)
             }
-            wait = max(wait_for(one, held[key], now) for key, one in by_key.items())
+            wait = max(wait_for(counted, held[key], now) for key, counted in by_key.items())
             if wait == timedelta(0):
                 for key in by_key:
                     tried = after_try(held[key], now)

@@ -96,7 +96,10 @@ def roll_back(engine: Engine, schema: str) -> None:
 
     Raises ValueError for a schema that is none, or none before the present one.
     """
-    known = [one.revision for one in ScriptDirectory.from_config(_scripts()).walk_revisions()][::-1]
+    known = [
+        walk_revision.revision
+        for walk_revision in ScriptDirectory.from_config(_scripts()).walk_revisions()
+    ][::-1]
     held = schema_of(engine)
     if held not in known:
         raise ValueError(

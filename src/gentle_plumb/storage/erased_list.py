@@ -32,17 +32,17 @@ def noted_as_left(folder: Path) -> list[UUID]:
     return _noted(folder / LEFT)
 
 
-def _note(at: Path, id: UUID) -> None:
-    at.parent.mkdir(parents=True, exist_ok=True)
-    with at.open("a") as file:
+def _note(path: Path, id: UUID) -> None:
+    path.parent.mkdir(parents=True, exist_ok=True)
+    with path.open("a") as file:
         file.write(f"{id}\n")
         file.flush()
         os.fsync(file.fileno())
 
 
-def _noted(at: Path) -> list[UUID]:
+def _noted(path: Path) -> list[UUID]:
     try:
-        lines = at.read_text().splitlines()
+        lines = path.read_text().splitlines()
     except OSError:
         return []
     return [UUID(line) for line in lines if len(line) == 36]

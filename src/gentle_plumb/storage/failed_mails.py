@@ -39,7 +39,7 @@ class SqlFailedMails(Store):
             .where(_LINK.practice_id == practice_id, _LETTER.state == "failed")
         )
         with self._reader.connect() as connection:
-            found = [
+            failed_mails = [
                 FailedMail(
                     id=row.id,
                     to=row.to,
@@ -50,7 +50,7 @@ class SqlFailedMails(Store):
                 )
                 for row in connection.execute(mails.union_all(letters))
             ]
-        return sorted(found, key=lambda one: (one.at, str(one.id)), reverse=True)
+        return sorted(failed_mails, key=lambda mail: (mail.at, str(mail.id)), reverse=True)
 
     def let_go(self, practice_id: UUID, mail_id: UUID) -> None:
         mail = (

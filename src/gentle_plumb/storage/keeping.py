@@ -119,10 +119,10 @@ class SqlKeeping(Store):
     def name(self, practice_id: UUID, client_id: UUID) -> str:
         query = select(_CLIENT.name).where(_CLIENT.id == client_id)
         with self._reader.connect() as connection:
-            found: str | None = connection.scalar(query.where(_CLIENT.practice_id == practice_id))
-        if found is None:
+            text: str | None = connection.scalar(query.where(_CLIENT.practice_id == practice_id))
+        if text is None:
             raise NotFound("There is no such client.")
-        return found
+        return text
 
     def erase_client(
         self, practice_id: UUID, client_id: UUID, *, even_signed: bool

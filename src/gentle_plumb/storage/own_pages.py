@@ -197,8 +197,8 @@ class SqlOwnPages(Store):
         mine = _CATALOGUE.practice_id == practice_id
         return self._list(MessageCatalogue, mine, order=(_CATALOGUE.language,))
 
-    def put_catalogue(self, practice_id: UUID, given: MessageCatalogue) -> None:
-        put = upsert(MESSAGE_CATALOGUE).values(practice_id=practice_id, **values_of(given))
+    def put_catalogue(self, practice_id: UUID, catalogue: MessageCatalogue) -> None:
+        put = upsert(MESSAGE_CATALOGUE).values(practice_id=practice_id, **values_of(catalogue))
         put = put.on_conflict_do_update(
             index_elements=["practice_id", "language"],
             set_={name: put.excluded[name] for name in ("name", "direction", "messages")},

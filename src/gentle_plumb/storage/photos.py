@@ -50,7 +50,7 @@ def erase(
     """Blank values and what was typed, now and ever before; versions go on, so nobody is misled."""
     for table in (ENTRY, CHANGE):
         path = table.c.path
-        told = or_(
+        element = or_(
             path.in_(what.paths),
             *(path.startswith(start, autoescape=True) for start in what.starts),
             *(
@@ -64,7 +64,7 @@ def erase(
             blank["version"] = ENTRY.c.version + 1
             if now is not None:
                 blank["changed_at"] = now
-        mine = (table.c.visit_id == visit_id) & (table.c.typed != "") & told
+        mine = (table.c.visit_id == visit_id) & (table.c.typed != "") & element
         connection.execute(update(table).where(mine).values(**blank))
     if what.answers:
         rounds = (

@@ -37,7 +37,7 @@ from .store import add_once, locked
 from .tables import CHANGE, CLIENT, ENTRY, MEMBER, PHOTO, REPORT, VISIT
 from .visit_lists import SqlVisitLists
 
-CONSENTS = tuple(one.id for one in fields.ask.consent.values())
+CONSENTS = tuple(field.id for field in fields.ask.consent.values())
 NO_VISIT = "There is no such visit."
 
 
@@ -116,17 +116,17 @@ class SqlRecords(SqlVisitLists, SqlReports, SqlPhotos):
         return self._read(Entry, query)
 
     def discard_visit(
-        self, practice_id: UUID, visit_id: UUID, at: datetime | None, *, forget: timedelta
+        self, practice_id: UUID, visit_id: UUID, moment: datetime | None, *, forget: timedelta
     ) -> None:
         signed = select(REPORT.c.id).where(REPORT.c.visit_id == visit_id)
         with self._engine.begin() as connection:
             locked(connection, Visit, practice_id, visit_id, NO_VISIT)
-            if at is not None and connection.execute(signed).first() is not None:
+            if moment is not None and connection.execute(signed).first() is not None:
                 raise HoldsSomething("This visit was signed: it can't be discarded.")
             mine = update(VISIT).where(VISIT.c.id == visit_id)
-            connection.execute(mine.values(discarded_at=at))
-            if at is not None:
-                old = VISIT.c.discarded_at < at - forget
+            connection.execute(mine.values(discarded_at=moment))
+            if moment is not None:
+                old = VISIT.c.discarded_at < moment - forget
                 connection.execute(delete(VISIT).where(VISIT.c.practice_id == practice_id, old))
 
     def open(

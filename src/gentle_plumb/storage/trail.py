@@ -28,7 +28,7 @@ class SqlTrail(Store):
 
     def add(self, deeds: Sequence[Deed], now: datetime) -> list[TrailLine]:
         with self._engine.begin() as connection:
-            return [self._add(connection, one, now) for one in deeds]
+            return [self._add(connection, deed, now) for deed in deeds]
 
     @contextmanager
     def during(

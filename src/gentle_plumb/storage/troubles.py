@@ -15,9 +15,11 @@ from .tables import TROUBLE
 class SqlTroubles(Store):
     """The Troubles port."""
 
-    def note(self, kind: str, at: datetime, detail: str) -> None:
-        put = insert(TROUBLE).values(kind=kind, at=at, detail=detail)
-        put = put.on_conflict_do_update(index_elements=["kind"], set_={"at": at, "detail": detail})
+    def note(self, kind: str, moment: datetime, detail: str) -> None:
+        put = insert(TROUBLE).values(kind=kind, at=moment, detail=detail)
+        put = put.on_conflict_do_update(
+            index_elements=["kind"], set_={"at": moment, "detail": detail}
+        )
         with self._engine.begin() as connection:
             connection.execute(put)
 

@@ -17,8 +17,8 @@ from .mapping import columns_of, model_of
 from .store import Store
 from .tables import CLIENT, ENTRY, MEMBER, REPORT, VISIT
 
-FLAGS = tuple(one.there.id for one in fields.ask.flag.values())
-FELT = tuple(one.strength.id for one in fields.ask.discomfort.values())
+FLAGS = tuple(flag_fields.there.id for flag_fields in fields.ask.flag.values())
+FELT = tuple(discomfort_fields.strength.id for discomfort_fields in fields.ask.discomfort.values())
 SETTLING = (fields.settings.settle_started.id, fields.settings.settle_minutes.id)
 _VISIT, _CLIENT, _ENTRY = VISIT.c, CLIENT.c, ENTRY.c
 
@@ -137,7 +137,7 @@ class SqlVisitLists(Store):
             .order_by(REPORT.c.visit_id, REPORT.c.number.desc())
             .subquery()
         )
-        prior, told = VISIT.alias("prior"), ENTRY.alias("told")
+        prior, clause = VISIT.alias("prior"), ENTRY.alias("told")
         visit_before = (
             select(prior.c.id)
             .where(prior.c.client_id == _VISIT.client_id, prior.c.id != _VISIT.id)
@@ -157,8 +157,8 @@ class SqlVisitLists(Store):
             ).where(mine),
             "settling": _values_at(SETTLING),
             "felt": _values_at(FELT),
-            "felt_before": select(func.jsonb_object_agg(told.c.path, told.c.value))
-            .where(told.c.path.in_(FELT), told.c.visit_id == visit_before)
+            "felt_before": select(func.jsonb_object_agg(clause.c.path, clause.c.value))
+            .where(clause.c.path.in_(FELT), clause.c.visit_id == visit_before)
             .correlate(VISIT),
         }
         query = (

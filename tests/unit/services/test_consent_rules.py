@@ -93,7 +93,7 @@ def test_the_workplace_gets_a_copy_only_with_consent_and_without_health(demo_wor
     ):
         assert word in json.dumps(mine)
         assert word not in said
-    asked = {(one["title"], one["do"]) for one in theirs["requests"]}
+    asked = {(their["title"], their["do"]) for their in theirs["requests"]}
     assert ("Cable of the mouse catches on the desk's edge", "A longer cable or none.") in asked
     assert theirs["kind"] == "workplace"
     assert (
@@ -156,7 +156,7 @@ def test_no_text_reaches_the_workplace_unless_it_is_ticked(world):
 
 def test_a_reader_sees_health_data_only_where_the_owner_grants_it(demo_world):
     world, owner, lines = demo_world
-    reader = next(one for one in world.accounts.members(owner) if one.role == "reader")
+    reader = next(member for member in world.accounts.members(owner) if member.role == "reader")
     practice = world.accounts_port.practice(owner.practice_id)
     visit = lines["Bram"].id
     shown = world.visits.visits(reader)

@@ -68,7 +68,7 @@ def test_every_format_ships_and_names_its_file(world):
 
 def sheet_file(*sheets):
     usual = {"client": "Tove", "visit_on": "2026-10-02"}
-    whole = [{**usual, "dimensions": {"stature": {"first": "169 cm"}}, **one} for one in sheets]
+    whole = [{**usual, "dimensions": {"stature": {"first": "169 cm"}}, **sheet} for sheet in sheets]
     return json.dumps(
         {"format": "gentle-plumb.measurements", "version": 1, "sheets": whole}
     ).encode()
@@ -113,7 +113,7 @@ def test_several_visits_of_one_new_client_become_one_client(world):
         (line.client, line.started_on.month) for line in world.visits.visits(world.office.owner)
     ]
     assert sorted(names) == [("Bo", 10), ("Tove", 10), ("Tove", 11)]
-    assert [one.name for one in world.visits.clients(world.office.owner)] == ["Bo", "Tove"]
+    assert [client.name for client in world.visits.clients(world.office.owner)] == ["Bo", "Tove"]
 
 
 def test_a_large_file_asks_the_record_by_set_and_tells_no_end_of_troubles(world, monkeypatch):

@@ -70,8 +70,8 @@ def test_what_is_known_is_taken_over_and_what_matters_is_asked_anew(world, again
     assert not [path for path in held if FIELDS[path].health]
     assert begun(world, again, id=now.id).id == now.id  # sent again: once
     entries = {
-        one.path: one.typed
-        for one in world.visits.open(world.office.owner, now.id).entries.values()
+        entry.path: entry.typed
+        for entry in world.visits.open(world.office.owner, now.id).entries.values()
     }
     for path, typed in entries.items():
         assert read_typed(field_of(path), typed) == held[path], path
@@ -128,7 +128,7 @@ def test_what_is_written_reads_back_as_the_same(path, value):
 def test_what_was_there_for_a_time_is_asked_about_and_said(world, clock):
     visit, office = world.visit(), world.office
     owner = office.owner
-    yara = next(one for one in DEMO_CLIENTS if one.name.startswith("Yara"))
+    yara = next(demo_client for demo_client in DEMO_CLIENTS if demo_client.name.startswith("Yara"))
     said = {**yara.entries, **body_readings(yara), **NO_FLAGS, "set.seated.seat": "47"}
     for path, typed in {**said, "report.follow_up": weeks_on(clock)}.items():
         if typed:
@@ -139,7 +139,7 @@ def test_what_was_there_for_a_time_is_asked_about_and_said(world, clock):
     now = begun(world, (visit, service))
     pieces = service.since(owner, now.id, "cm").temporary
     assert pieces, "nothing temporary was planned"
-    assert {one.now for one in pieces} == {""}
+    assert {piece.now for piece in pieces} == {""}
     world.type(now.id, pieces[0].path, "replaced")
     since = service.since(owner, now.id, "cm")
     assert since.temporary[0].now == "replaced"

@@ -73,14 +73,14 @@ def test_every_check_before_a_signature_leads_to_its_place(world, clock):
         world.type(visit, path, typed)
     clock.now += timedelta(days=90)
     checks = world.reports.draft(owner, world.office.practice, visit, "cm").checks
-    where = {one.group: one.path for one in checks}
+    where = {check.group: check.path for check in checks}
     assert where["Before signing"] == "ask.sign.chest.to"
     assert where["Follow-up"] == "report.follow_up"
     assert where["Set, not measured"] == "set.seated.seat"
-    assert "work.finding.keyboard_feet.verdict" in {one.path for one in checks}
-    assert {one.group for one in checks if one.blocks} == {"Before signing"}
-    for one in checks:
-        assert field_of(one.path)
+    assert "work.finding.keyboard_feet.verdict" in {check.path for check in checks}
+    assert {check.group for check in checks if check.blocks} == {"Before signing"}
+    for check in checks:
+        assert field_of(check.path)
 
 
 @pytest.mark.parametrize("unit", ["cm", "mm", "in"])

@@ -184,7 +184,7 @@ def test_demo_has_visits_in_every_state(demo_world):
 
 def test_the_demo_holds_the_bodies_it_says(demo_world):
     world, owner, lines = demo_world
-    yara = next(one for one in DEMO_CLIENTS if one.name.startswith("Yara"))
+    yara = next(demo_client for demo_client in DEMO_CLIENTS if demo_client.name.startswith("Yara"))
     held = world.records.working(owner.practice_id, lines["Yara"].id).values
     for path, typed in body_readings(yara).items():
         assert held[path] == pytest.approx(read_typed(field_of(path), typed, unit="cm"))

@@ -62,7 +62,7 @@ export function IdleLock({ children }: { children: ReactNode }) {
   const [entered, setEntered] = useState(!onServer); // after a reload at the lock there is no page behind it yet
   useEffect(() => {
     let last = Date.now();
-    let told = Date.now();
+    let value = Date.now();
     const touched = () => {
       const now = Date.now();
       if (now - last > 1000) write(TOUCHED, `${now}`);
@@ -78,8 +78,8 @@ export function IdleLock({ children }: { children: ReactNode }) {
       if (!inUse()) {
         lock();
         void lockSession();
-      } else if (last > told && Date.now() - told > TOLD_MS && !network.getState().away) {
-        told = Date.now();
+      } else if (last > value && Date.now() - value > TOLD_MS && !network.getState().away) {
+        value = Date.now();
         void noteUse();
       }
     };

@@ -64,15 +64,15 @@ export function OfflineDoor({ again }: { again: ReactNode }) {
             {here.length > 1 && (
               <fieldset>
                 <legend className="mb-1 text-sm text-soft">Whose</legend>
-                {here.map((one) => (
-                  <label key={one.member} className="flex min-h-11 items-center gap-3">
+                {here.map((lock) => (
+                  <label key={lock.member} className="flex min-h-11 items-center gap-3">
                     <input
                       type="radio"
                       name="member"
-                      checked={one.member === member}
-                      onChange={() => setMember(one.member)}
+                      checked={lock.member === member}
+                      onChange={() => setMember(lock.member)}
                     />
-                    {one.name}
+                    {lock.name}
                   </label>
                 ))}
               </fieldset>

@@ -118,10 +118,10 @@ export function BodyMap({
             <text x={width / 2} y={-10} textAnchor="middle" fontSize="11" fill="var(--soft)">
               {name}
             </text>
-            {[words.right, words.left].map((side, at) => (
+            {[words.right, words.left].map((side, value) => (
               <text
                 key={side}
-                x={(index + at) % 2 ? width - 14 : 14}
+                x={(index + value) % 2 ? width - 14 : 14}
                 y={44}
                 textAnchor="middle"
                 fontSize="9.5"

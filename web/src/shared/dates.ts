@@ -42,9 +42,9 @@ export function dayOf(moment: Date): string {
 
 /** A day some days later, YYYY-MM-DD. */
 export function daysLater(day: string, count: number): string {
-  const at = new Date(`${day}T00:00:00Z`);
-  at.setUTCDate(at.getUTCDate() + count);
-  return at.toISOString().slice(0, 10);
+  const date = new Date(`${day}T00:00:00Z`);
+  date.setUTCDate(date.getUTCDate() + count);
+  return date.toISOString().slice(0, 10);
 }
 
 /** Days from one day to another. */

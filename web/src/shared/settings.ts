@@ -17,7 +17,7 @@ function load(): Settings {
   const night = matchMedia("(prefers-color-scheme: dark)").matches;
   try {
     const kept = JSON.parse(localStorage.getItem(KEY) ?? "{}") as Partial<Settings> | null;
-    const unit = UNITS.find((one) => one === kept?.unit) ?? null;
+    const unit = UNITS.find((unit) => unit === kept?.unit) ?? null;
     return {
       unit,
       night: typeof kept?.night === "boolean" ? kept.night : night,

@@ -43,19 +43,19 @@ function inYear(year: string | undefined, month: number, day: number, today: str
 
 /** The day of these numbers; null where the calendar has none. */
 function whole(year: number, month: number, day: number): string | null {
-  const at = new Date(Date.UTC(year, month - 1, day));
-  const there = at.getUTCMonth() === month - 1 && at.getUTCDate() === day && year >= 1900;
-  return there && year <= 2200 ? at.toISOString().slice(0, 10) : null;
+  const date = new Date(Date.UTC(year, month - 1, day));
+  const there = date.getUTCMonth() === month - 1 && date.getUTCDate() === day && year >= 1900;
+  return there && year <= 2200 ? date.toISOString().slice(0, 10) : null;
 }
 
 function later(today: string, count: number, unit: string): string {
   if (unit.startsWith("d")) return daysLater(today, count);
   if (unit.startsWith("w")) return daysLater(today, 7 * count);
-  const at = new Date(`${today}T00:00:00Z`);
-  const day = at.getUTCDate();
-  at.setUTCDate(1);
-  at.setUTCMonth(at.getUTCMonth() + count);
-  const last = new Date(Date.UTC(at.getUTCFullYear(), at.getUTCMonth() + 1, 0)).getUTCDate();
-  at.setUTCDate(Math.min(day, last));
-  return at.toISOString().slice(0, 10);
+  const date = new Date(`${today}T00:00:00Z`);
+  const day = date.getUTCDate();
+  date.setUTCDate(1);
+  date.setUTCMonth(date.getUTCMonth() + count);
+  const last = new Date(Date.UTC(date.getUTCFullYear(), date.getUTCMonth() + 1, 0)).getUTCDate();
+  date.setUTCDate(Math.min(day, last));
+  return date.toISOString().slice(0, 10);
 }

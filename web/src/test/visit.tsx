@@ -280,7 +280,7 @@ function spies() {
 
 type Over = Partial<VisitFacts> & {
   cells?: ReadonlyMap<string, FieldState>;
-  worked?: Workup;
+  drawnVisit?: Workup;
   part?: string;
   families?: Field[];
   /** What else the queue is to answer. */
@@ -293,7 +293,7 @@ export function renderInVisit(panel: ReactNode, over: Over = {}): Done {
   const { go, seek, setPart, type, typeAll, drawing } = done;
   const {
     cells = new Map(),
-    worked = aWorkup(),
+    drawnVisit = aWorkup(),
     part = null,
     families = [],
     queue,
@@ -339,7 +339,7 @@ export function renderInVisit(panel: ReactNode, over: Over = {}): Done {
         <RecordingContext.Provider value={{ queue: kept, kept, place: "main" }}>
           <DrawingContext.Provider value={drawing}>
             <VisitFactsContext.Provider value={said}>
-              <WorkupContext.Provider value={worked}>
+              <WorkupContext.Provider value={drawnVisit}>
                 <BenchContext.Provider value={bench}>{panel}</BenchContext.Provider>
               </WorkupContext.Provider>
             </VisitFactsContext.Provider>

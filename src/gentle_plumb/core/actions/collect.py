@@ -48,7 +48,7 @@ def actions_of(sources: ActionSources) -> tuple[Action, ...]:
     Additions come before what is set with them; what a plan adds is not asked for again by a
     finding.
     """
-    found = [
+    actions = [
         *_referrals(sources.red_flags),
         *_additions(sources),
         *_settings(sources),
@@ -57,9 +57,11 @@ def actions_of(sources: ActionSources) -> tuple[Action, ...]:
         *_techniques(sources),
     ]
     kinds = list(KINDS)
-    found = [answered(sources, one) for one in found]
+    actions = [answered(sources, action) for action in actions]
     places = {"add": kinds.index("set")}  # a footrest is there before the seat is raised onto it
-    return tuple(sorted(found, key=lambda one: places.get(one.kind, kinds.index(one.kind))))
+    return tuple(
+        sorted(actions, key=lambda action: places.get(action.kind, kinds.index(action.kind)))
+    )
 
 
 def _referrals(flags: Iterable[RaisedRedFlag]) -> list[Action]:
@@ -78,13 +80,13 @@ def _referrals(flags: Iterable[RaisedRedFlag]) -> list[Action]:
 
 
 def _settings(sources: ActionSources) -> list[Action]:
-    found = []
+    actions = []
     for row in sources.order:
         state, id = sources.states[row.posture, row.key], f"set.{row.posture}.{row.key}"
         near = DONE_MM if row.unit == "mm" else DONE_DEG
         quantity = QUANTITIES[row.key]
         aim = row.setting
-        found.append(
+        actions.append(
             Action(
                 id=id,
                 kind="set",
@@ -105,7 +107,7 @@ def _settings(sources: ActionSources) -> list[Action]:
                 shared=True,
             )
         )
-    return found
+    return actions
 
 
 def _what(row: FitRow) -> str:
@@ -121,16 +123,16 @@ def _what(row: FitRow) -> str:
 def _beside(sources: ActionSources, row: FitRow) -> str:
     """Return what is said beside a setting: why, how, and what of the room it stands on."""
     said = [row.reason or "" if row.remedy else row.note]
-    for one in sources.added:
-        if one.takes_away and one.slot == QUANTITIES[row.key].stands_on:
-            said.append(say(f"setting.{one.slot}_taken_away"))
+    for added in sources.added:
+        if added.takes_away and added.slot == QUANTITIES[row.key].stands_on:
+            said.append(say(f"setting.{added.slot}_taken_away"))
         here = (
-            not one.takes_away
-            and one.slot == CARRIED_BY.get(row.key)
-            and one.price in ("nothing", "found")
+            not added.takes_away
+            and added.slot == CARRIED_BY.get(row.key)
+            and added.price in ("nothing", "found")
         )
-        if here and not (row.posture == "seated" and one.id.endswith("_standing")):
-            said.append(say("setting.with", what=one.label))
+        if here and not (row.posture == "seated" and added.id.endswith("_standing")):
+            said.append(say("setting.with", what=added.label))
     return " ".join(part for part in said if part)
 
 
@@ -140,37 +142,37 @@ def _is_set(left: float | None, aim: float | None, near: float) -> bool:
 
 
 def _additions(sources: ActionSources) -> list[Action]:
-    return [_addition(sources, one) for one in sources.added]
+    return [_addition(sources, added) for added in sources.added]
 
 
-def _addition(sources: ActionSources, one: Added) -> Action:
-    here = one.price in ("nothing", "found")
-    id = f"add.{one.id}"
+def _addition(sources: ActionSources, added: Added) -> Action:
+    here = added.price in ("nothing", "found")
+    id = f"add.{added.id}"
     return Action(
         id=id,
         kind="add",
         who="practitioner" if here else "workplace",
         when="today" if here else "before_follow_up",
-        what=one.label,
-        to_value=height_now(sources.states, one),
-        ends=(one.span.low, one.span.high) if one.span is not None else None,
-        price=one.price,
-        does=one.does,
-        temporary=one.temporary,
-        takes_away=one.takes_away,
-        group=GROUP_OF_SLOT.get(one.slot, "other"),
-        resolves=ADDED_FOR.get(one.slot, ()),
-        minutes=one.minutes,
+        what=added.label,
+        to_value=height_now(sources.states, added),
+        ends=(added.span.low, added.span.high) if added.span is not None else None,
+        price=added.price,
+        does=added.does,
+        temporary=added.temporary,
+        takes_away=added.takes_away,
+        group=GROUP_OF_SLOT.get(added.slot, "other"),
+        resolves=ADDED_FOR.get(added.slot, ()),
+        minutes=added.minutes,
         shared=True,
     )
 
 
-def height_now(states: States, one: Added) -> float | None:
+def height_now(states: States, added: Added) -> float | None:
     """Return how high an addition is, mm: a support for the feet as high as the footrest is to be now."""
-    if one.slot != "feet" or one.height is None:
-        return one.height
+    if added.slot != "feet" or added.height is None:
+        return added.height
     footrest = states.get(("seated", "footrest"))
-    return one.height if footrest is None else footrest.setting
+    return added.height if footrest is None else footrest.setting
 
 
 def _turns(sources: ActionSources) -> list[Action]:
@@ -192,14 +194,14 @@ def _techniques(sources: ActionSources) -> list[Action]:
     """Return how things are used, for the client to take along."""
     return [
         Action(
-            id=f"technique.{one.id}",
+            id=f"technique.{technique.id}",
             kind="technique",
             who="client",
             when="this_week",
-            what=one.text,
-            resolves=(one.mechanism,),
+            what=technique.text,
+            resolves=(technique.mechanism,),
         )
-        for one in sources.techniques
+        for technique in sources.techniques
     ]
 
 
@@ -221,15 +223,15 @@ def _check(finding: Finding) -> str:
 
 def _instructions(sources: ActionSources) -> list[Action]:
     """Return what findings ask for that is neither set nor added: each once."""
-    added = {one.id for one in sources.added}
-    found: dict[str, Action] = {}
+    added = {added.id for added in sources.added}
+    actions: dict[str, Action] = {}
     for finding in sources.findings:
         if finding.state != "off" or finding.verdict == "dismissed" or not finding.act:
             continue
         if finding.adds in added or not finding.instruction:
             continue
         who: Who = "client" if finding.act in ("technique", "habit") else finding.who
-        found.setdefault(
+        actions.setdefault(
             finding.advice or finding.instruction,
             Action(
                 id=finding.id,
@@ -245,4 +247,4 @@ def _instructions(sources: ActionSources) -> list[Action]:
                 shared=not finding.health and finding.act in ("secure", "arrange"),
             ),
         )
-    return list(found.values())
+    return list(actions.values())

@@ -23,14 +23,16 @@ def set_steps(actions: Sequence[Action]) -> tuple[Action, ...]:
         As they were collected: settings in their working order.
 
     """
-    steps = [one for one in actions if one.kind in STEP_KINDS]
-    found = [one for one in steps if one.group == "safe"]
-    settings = [one for one in steps if one.kind == "set"]
-    beside = [one for one in steps if one.kind != "set" and one not in found]
-    seated = [one for one in beside if one.posture == "seated"]
-    for setting in (one for one in settings if one.posture == "seated"):
-        found += [one for one in seated if one.group == setting.group and one not in found]
+    steps = [action for action in actions if action.kind in STEP_KINDS]
+    found = [step for step in steps if step.group == "safe"]
+    settings = [step for step in steps if step.kind == "set"]
+    beside = [step for step in steps if step.kind != "set" and step not in found]
+    seated = [action for action in beside if action.posture == "seated"]
+    for setting in (setting for setting in settings if setting.posture == "seated"):
+        found += [
+            action for action in seated if action.group == setting.group and action not in found
+        ]
         found.append(setting)
-    found += [one for one in seated if one not in found]
-    found += [one for one in beside if one not in found]
-    return (*found, *(one for one in settings if one.posture == "standing"))
+    found += [action for action in seated if action not in found]
+    found += [action for action in beside if action not in found]
+    return (*found, *(setting for setting in settings if setting.posture == "standing"))

@@ -60,11 +60,11 @@ class Assessment:
 
     def setting(self, key: str) -> SettingState | None:
         """Return one setting; None where the posture has none of the key."""
-        return next((one for one in self.settings if one.quantity.key == key), None)
+        return next((setting for setting in self.settings if setting.quantity.key == key), None)
 
     def joint(self, name: str) -> Joint | None:
         """Return one joint; None where the posture has none of the name."""
-        return next((one for one in self.joints if one.joint == name), None)
+        return next((joint for joint in self.joints if joint.joint == name), None)
 
     def condition(self, key: str) -> Condition:
         """Return one clearance or support; raises KeyError."""
@@ -76,8 +76,12 @@ class Assessment:
     @cached_property
     def hard(self) -> tuple[Condition, ...]:
         """Return the hard conditions that are off, the worst first."""
-        off = [one for one in self.conditions if one.hard and one.state == "off"]
-        return tuple(sorted(off, key=lambda one: -(one.short or 0.0)))
+        off = [
+            condition
+            for condition in self.conditions
+            if condition.hard and condition.state == "off"
+        ]
+        return tuple(sorted(off, key=lambda condition: -(condition.short or 0.0)))
 
 
 def assess(

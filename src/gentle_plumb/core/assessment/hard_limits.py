@@ -37,12 +37,12 @@ class HardLimits:
         Armrests that move can be turned away or taken off; they are said, and decide nothing.
         """
         mine, theirs = self._parts(), other._parts()
-        return any(one > before + SAME_MM for one, before in zip(mine, theirs, strict=True))
+        return any(value > before + SAME_MM for value, before in zip(mine, theirs, strict=True))
 
     def mends(self, other: HardLimits) -> bool:
         """Whether less is lacking, and none of it more."""
         mine, theirs = self._parts(), other._parts()
-        less = any(one < before - SAME_MM for one, before in zip(mine, theirs, strict=True))
+        less = any(value < before - SAME_MM for value, before in zip(mine, theirs, strict=True))
         return less and not self.worse_than(other)
 
     def _parts(self) -> tuple[float, ...]:

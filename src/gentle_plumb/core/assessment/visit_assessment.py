@@ -69,8 +69,10 @@ class VisitAssessment:
         """Return what is true as set; what was not set counts as found."""
         case, result = self.case, self._as_it_will_be
         seated, standing = (
-            found.over(left)
-            for found, left in zip((case.found_seated, case.found_standing), self.left, strict=True)
+            settings.over(left)
+            for settings, left in zip(
+                (case.found_seated, case.found_standing), self.left, strict=True
+            )
         )
         unmeasured = self.not_remeasured
         return (
@@ -87,7 +89,9 @@ class VisitAssessment:
     def hard_limits(self, stage: Stage) -> HardLimits:
         """Return what does not fit at all at a stage, postures that are possible alone."""
         return hard_limits_in(
-            (one.posture, one.conditions) for one in self.at(stage) if one.possible
+            (assessment.posture, assessment.conditions)
+            for assessment in self.at(stage)
+            if assessment.possible
         )
 
     @property
@@ -97,27 +101,34 @@ class VisitAssessment:
         Only what is known at both stages is compared: what nobody recorded as found was not better.
         """
         known = {
-            (one.posture, condition.key)
-            for one in self.found
-            for condition in one.conditions
+            (assessment.posture, condition.key)
+            for assessment in self.found
+            for condition in assessment.conditions
             if condition.state != "unknown"
         }
-        found, aimed = (
+        limits, aimed = (
             hard_limits_in(
-                (one.posture, [each for each in one.conditions if (one.posture, each.key) in known])
-                for one in self.at(stage)
-                if one.possible
+                (
+                    assessment.posture,
+                    [
+                        each
+                        for each in assessment.conditions
+                        if (assessment.posture, each.key) in known
+                    ],
+                )
+                for assessment in self.at(stage)
+                if assessment.possible
             )
             for stage in STAGES_COMPARED
         )
-        if aimed.worse_than(found):
+        if aimed.worse_than(limits):
             return True
-        if aimed.mends(found):
+        if aimed.mends(limits):
             return False
         mine = 0 if self.case.sits else 1
-        told = {one.joint for one in self.found[mine].joints if one.over is not None}
+        texts = {joint.joint for joint in self.found[mine].joints if joint.over is not None}
         then, now = (
-            sum(abs(one.over) for one in joints if one.joint in told and one.over)
+            sum(abs(joint.over) for joint in joints if joint.joint in texts and joint.over)
             for joints in (self.found[mine].joints, self.aimed[mine].joints)
         )
         return now > then + WORSE_DEG

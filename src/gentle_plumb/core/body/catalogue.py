@@ -18,8 +18,8 @@ from ..tables import entries_of
 from .dimensions import Dimension, Sex, Spread
 
 
-def _spreads(given: Mapping[Sex, tuple[float, float]]) -> dict[Sex, Spread]:
-    return {sex: Spread(mean_mm=mean, sd_mm=sd) for sex, (mean, sd) in given.items()}
+def _spreads(all_values: Mapping[Sex, tuple[float, float]]) -> dict[Sex, Spread]:
+    return {sex: Spread(mean_mm=mean, sd_mm=sd) for sex, (mean, sd) in all_values.items()}
 
 
 DIMENSIONS: dict[str, Dimension] = entries_of(

@@ -94,9 +94,9 @@ def estimate_from_others(name: str, factor: Factor, *, insist: bool = False) -> 
     entry = dimension(name)
     if factor.table.r(name) < LEAST_CORRELATION and not insist:
         raise MissingDimension(name, f"{entry.label} can't be estimated: it needs the tape.")
-    found = factor.expected(name) if factor.table.spread(name, factor.sex) else None
-    if found is None or factor.told < LEAST_TOLD:
+    expected = factor.expected(name) if factor.table.spread(name, factor.sex) else None
+    if expected is None or factor.told < LEAST_TOLD:
         raise MissingDimension(name, f"{entry.label} is not measured yet.")
     weights = {known: one.r**2 / one.own for known, one in factor.known.items()}
     best = sorted(weights, key=lambda known: -weights[known])[:3]
-    return Estimate(value_mm=found.mm, sd_mm=found.sd_mm, basis=tuple(best))
+    return Estimate(value_mm=expected.mm, sd_mm=expected.sd_mm, basis=tuple(best))

@@ -60,9 +60,9 @@ class Factor:
         """The same without some of the dimensions."""
         out = [self.known[name] for name in names if name in self.known]
         return Factor(
-            known={name: one for name, one in self.known.items() if name not in names},
-            precision=max(0.0, self.precision - sum(one.r**2 / one.own for one in out)),
-            pull=self.pull - sum(one.r * one.z / one.own for one in out),
+            known={name: known for name, known in self.known.items() if name not in names},
+            precision=max(0.0, self.precision - sum(known.r**2 / known.own for known in out)),
+            pull=self.pull - sum(known.r * known.z / known.own for known in out),
             table=self.table,
             sex=self.sex,
         )
@@ -85,12 +85,12 @@ class Factor:
 
     def expected_of(self, name: str) -> Expected:
         """A known dimension from all the others."""
-        one = self.known[name]
-        weight = one.r**2 / one.own
+        known = self.known[name]
+        weight = known.r**2 / known.own
         precision = max(0.0, self.precision - weight)
-        middle = (self.pull - one.r * one.z / one.own) / (1 + precision)
-        error = one.r**2 / (1 + precision) + one.own
-        return Expected(mm=one.mean + one.sd * one.r * middle, sd_mm=one.sd * sqrt(error))
+        middle = (self.pull - known.r * known.z / known.own) / (1 + precision)
+        error = known.r**2 / (1 + precision) + known.own
+        return Expected(mm=known.mean + known.sd * known.r * middle, sd_mm=known.sd * sqrt(error))
 
 
 def factor_of(

@@ -107,23 +107,25 @@ def _far(body: Body, values: Mapping[str, float]) -> list[Question]:
 
 def _basis(name: str, factor: Factor) -> tuple[str, ...]:
     """What speaks most about a dimension: stature where known, else the strongest two."""
-    known = [one for one in factor.known if one != name and factor.known[one].r > 0]
+    known = [text for text in factor.known if text != name and factor.known[text].r > 0]
     if "stature" in known:
         return ("stature",)
-    strongest = sorted(known, key=lambda one: -(factor.known[one].r ** 2) / factor.known[one].own)
+    strongest = sorted(
+        known, key=lambda text: -(factor.known[text].r ** 2) / factor.known[text].own
+    )
     return tuple(strongest[:2])
 
 
 def _relations(values: Mapping[str, float]) -> list[Question]:
     return [
         Question(
-            dimension=one.of[0],
+            dimension=relation.of[0],
             kind="relation",
-            value_mm=values[one.of[0]],
-            others=one.of[1:],
-            relation=one,
+            value_mm=values[relation.of[0]],
+            others=relation.of[1:],
+            relation=relation,
         )
-        for one in broken(values)
+        for relation in broken(values)
     ]
 
 
@@ -154,7 +156,7 @@ def _earlier(
         )
     if len(found) >= SHEET_LEAST and len(found) >= SHEET_SHARE * compared:
         first = found[0]
-        others = tuple(one.dimension for one in found[1:])
+        others = tuple(question.dimension for question in found[1:])
         found.append(
             Question(
                 dimension=first.dimension,
@@ -204,7 +206,11 @@ def questions(
         By dimension in the order of the body, the far ones first. None of them changes anything.
 
     """
-    values = {name: one.mm for name, one in body.values.items() if one.source != "estimated"}
+    values = {
+        name: body_value.mm
+        for name, body_value in body.values.items()
+        if body_value.source != "estimated"
+    }
     return [
         *_far(body, values),
         *_relations(values),

@@ -80,4 +80,4 @@ RELATIONS: tuple[Relation, ...] = (
 
 def broken(values: Mapping[str, float]) -> Iterator[Relation]:
     """The relations that don't hold; ``values`` in mm."""
-    return (one for one in RELATIONS if not one.holds(values))
+    return (relation for relation in RELATIONS if not relation.holds(values))

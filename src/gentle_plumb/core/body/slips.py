@@ -58,9 +58,9 @@ def furthest_off(factor: Factor, values: Mapping[str, float]) -> tuple[str, floa
 def _digits_swapped(mm: float) -> Iterator[float]:
     """The value with two neighbouring digits exchanged, as typed in whole mm or tenths of a cm."""
     text = f"{mm:.0f}"
-    for at in range(len(text) - 1):
-        if text[at] != text[at + 1] and not (at == 0 and text[1] == "0"):
-            yield float(text[:at] + text[at + 1] + text[at] + text[at + 2 :])
+    for index in range(len(text) - 1):
+        if text[index] != text[index + 1] and not (index == 0 and text[1] == "0"):
+            yield float(text[:index] + text[index + 1] + text[index] + text[index + 2 :])
 
 
 def standard_errors_off(mm: float, said: Expected) -> float:

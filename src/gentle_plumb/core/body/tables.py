@@ -32,8 +32,8 @@ class Table:
 
     def spread(self, name: str, sex: Sex | None) -> Spread | None:
         """The spread of a dimension; None for what the table does not hold."""
-        found = self.stats.get(name)
-        return mixed(found, sex) if found else None
+        spreads = self.stats.get(name)
+        return mixed(spreads, sex) if spreads else None
 
     def r(self, name: str) -> float:
         """Correlation of a dimension with stature, 0 to 1."""
@@ -48,13 +48,13 @@ class Table:
         >>> BRITISH_ADULTS.percentile("stature", 1610, "female")
         50.0
         """
-        found = self.stats.get(name)
-        if not found:
+        spreads = self.stats.get(name)
+        if not spreads:
             return None
-        sides = list(found.values()) if sex is None else [found[sex]] if sex in found else []
+        sides = list(spreads.values()) if sex is None else [spreads[sex]] if sex in spreads else []
         if not sides:
             return None
-        shares = [NormalDist(one.mean_mm, one.sd_mm).cdf(mm) for one in sides]
+        shares = [NormalDist(side.mean_mm, side.sd_mm).cdf(mm) for side in sides]
         return 100 * sum(shares) / len(shares)
 
 

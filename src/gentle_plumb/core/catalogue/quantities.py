@@ -44,7 +44,9 @@ def quantities_set(posture: Posture) -> tuple[Quantity, ...]:
     def place(quantity: Quantity) -> int:
         return quantity.order if posture == "seated" else quantity.order_standing
 
-    return tuple(sorted((one for one in QUANTITIES.values() if place(one)), key=place))
+    return tuple(
+        sorted((quantity for quantity in QUANTITIES.values() if place(quantity)), key=place)
+    )
 
 
 def own_numbers(posture: Posture) -> tuple[Quantity, ...]:

@@ -24,7 +24,9 @@ its way, mm."""
 def label_room(unit: LengthUnit) -> float:
     """Return how wide a label is at most, px."""
     widest = format_length(1999.0, unit)
-    return max(text_width(widest, "body-value"), *(text_width(one, "body-label") for one in NAMES))
+    return max(
+        text_width(widest, "body-value"), *(text_width(name, "body-label") for name in NAMES)
+    )
 
 
 def heights_of(case: Case, side: DrawnPosture) -> list[tuple[str, float]]:
@@ -39,27 +41,27 @@ IN_THE_WAY = ("figure-fill", "ghost-fill", "backrest", "piece", "column", "cushi
 
 def back_at(shapes: Sequence[Shape], height: float) -> float:
     """Return how far back anything reaches near a height, mm."""
-    found = [0.0]
+    values = [0.0]
     for shape in shapes:
         if not shape.role.startswith(IN_THE_WAY):
             continue
         for points, _ in shape.outlines:
-            found += _backs(points, height - NEAR_MM, height + NEAR_MM)
+            values += _backs(points, height - NEAR_MM, height + NEAR_MM)
         if shape.centre is not None and not shape.text and not shape.fixed:
             x, y = shape.centre
             if abs(y - height) < shape.radius + NEAR_MM:
-                found.append(x - shape.radius)
-    return min(found)
+                values.append(x - shape.radius)
+    return min(values)
 
 
 def _backs(points: Sequence[Point], low: float, high: float) -> list[float]:
     """Where a path is between two heights, mm: its points, and where it comes in and goes out."""
-    found = [x for x, y in points if low < y < high]
+    backs = [x for x, y in points if low < y < high]
     for (x1, y1), (x2, y2) in pairwise([*points, points[0]]):
         for edge in (low, high):
             if (y1 - edge) * (y2 - edge) < 0:
-                found.append(x1 + (x2 - x1) * (edge - y1) / (y2 - y1))
-    return found
+                backs.append(x1 + (x2 - x1) * (edge - y1) / (y2 - y1))
+    return backs
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -78,16 +80,19 @@ def ink_body_labels(
     """Marks of the heights of the body on one sheet, behind the figure and clear of each other."""
     facing, room = sheet.facing, label_room(unit)
     placed = sorted(
-        ((one, sheet.at((one.back, one.height))) for one in heights), key=lambda pair: pair[1][1]
+        ((height, sheet.at((height.back, height.height))) for height in heights),
+        key=lambda pair: pair[1][1],
     )
-    places = fan_out([at[1] for _, at in placed], size=LABEL_H, low=LABEL_H, high=sheet.y0)
+    places = fan_out(
+        [positions[1] for _, positions in placed], size=LABEL_H, low=LABEL_H, high=sheet.y0
+    )
     marks: list[Mark] = []
-    for (one, at), y in zip(placed, places, strict=True):
-        end = at[0] - facing * GAP_PX
+    for (height, positions), y in zip(placed, places, strict=True):
+        end = positions[0] - facing * GAP_PX
         end = max(end, room + 3) if facing == 1 else min(end, width - room - 3)
         for role, drop, text in (
-            ("body-label", -2.0, one.part.title()),
-            ("body-value", 11.0, format_length(one.height, unit)),
+            ("body-label", -2.0, height.part.title()),
+            ("body-value", 11.0, format_length(height.height, unit)),
         ):
             marks.append(
                 Mark(
@@ -97,10 +102,12 @@ def ink_body_labels(
                     y=y + drop,
                     text=text,
                     anchor="end" if facing == 1 else "start",
-                    part=one.part,
-                    posture=one.posture,
+                    part=height.part,
+                    posture=height.posture,
                 )
             )
-        data = f"M{number(end + facing * 3)} {number(at[1])}L{number(at[0])} {number(at[1])}"
-        marks.append(Mark(kind="path", role="leader", d=data, part=one.part, posture=one.posture))
+        data = f"M{number(end + facing * 3)} {number(positions[1])}L{number(positions[0])} {number(positions[1])}"
+        marks.append(
+            Mark(kind="path", role="leader", d=data, part=height.part, posture=height.posture)
+        )
     return marks

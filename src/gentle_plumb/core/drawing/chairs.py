@@ -115,8 +115,8 @@ def _task(outline: Outline, seat: float, deep: float, recline: float) -> None:
 
 def _ring(outline: Outline, seat: float, deep: float) -> None:
     """A high chair's ring for the feet."""
-    middle, at = deep * 0.46, seat * 0.45
-    outline.shape("column", [(middle - 210, at), (middle + 260, at)], closed=False)
+    middle, position = deep * 0.46, seat * 0.45
+    outline.shape("column", [(middle - 210, position), (middle + 260, position)], closed=False)
 
 
 def _stool(outline: Outline, seat: float) -> None:

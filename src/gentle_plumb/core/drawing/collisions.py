@@ -16,10 +16,10 @@ LEAST_CLASH_MM = 2.0
 
 def underside_of(case: Case, settings: Settings) -> float | None:
     """Return the height of the lowest part over the thighs, mm; None where unknown."""
-    found, under = case.found_seated.surface, case.details.underside
+    value, under = case.found_seated.surface, case.details.underside
     surface = settings.surface
-    if under is not None and found is not None and surface is not None and under < found:
-        return surface - (found - under)
+    if under is not None and value is not None and surface is not None and under < value:
+        return surface - (value - under)
     return case.workstation.desk.underside_at(surface)
 
 
@@ -29,13 +29,13 @@ def clashes_of(
     """Return what stands in what, seated: the part it belongs to, and the region in mm."""
     if not pose.seated or settings.seat is None or settings.surface is None:
         return []
-    found: list[tuple[str, list[Point]]] = []
+    result: list[tuple[str, list[Point]]] = []
     under, top = underside_of(case, settings), settings.seat + pose.thigh
     if under is not None and top - under > LEAST_CLASH_MM:
         front = max(place.edge, 0.0)
         end = min(place.edge + place.depth, pose.knee[0])
         if end - front > LEAST_CLASH_MM:
-            found.append(("surface", box(front, under, end, min(top, settings.surface))))
+            result.append(("surface", box(front, under, end, min(top, settings.surface))))
     chair = case.workstation.chair
     there = chair.armrests in (ArmrestKind.FIXED, ArmrestKind.ADJUSTABLE)
     if there and settings.armrest:
@@ -44,8 +44,8 @@ def clashes_of(
         low, high = max(rest - PAD_MM, bottom), min(rest, settings.surface)
         front = max(place.edge, ARMREST_BACK_MM)
         if high - low > LEAST_CLASH_MM and ARMREST_FRONT_MM - front > LEAST_CLASH_MM:
-            found.append(("armrest", box(front, low, ARMREST_FRONT_MM, high)))
-    return found
+            result.append(("armrest", box(front, low, ARMREST_FRONT_MM, high)))
+    return result
 
 
 def ink_clashes(outline: Outline, case: Case, pose: Pose, place: Place, settings: Settings) -> None:

@@ -78,22 +78,22 @@ def draw_day(
     first, last = spells[0].at // 60 * 60, -(-spells[-1].end // 60) * 60
     scale = (width - LEFT - RIGHT) / max(60, last - first)
 
-    def x(at: int) -> float:
-        return LEFT + (at - first) * scale
+    def x(index: int) -> float:
+        return LEFT + (index - first) * scale
 
     marks = [*_hours(first, last, scale, x(first), x(last))]
     for name, y in (("stand", (STAND_TOP + SIT_TOP) / 2), ("sit", (SIT_TOP + BASE) / 2)):
-        if name == "sit" or any(one.posture == "stand" for one in spells):
+        if name == "sit" or any(spell.posture == "stand" for spell in spells):
             marks.append(_word("day-name", LEFT - 8, y + 4, name, "end"))
-    for one in spells:
-        marks += _spell(one, x(one.at), x(one.end), walks=walks)
+    for spell in spells:
+        marks += _spell(spell, x(spell.at), x(spell.end), walks=walks)
     for name, y, times, role in (
         ("eyes", EYES_Y, eye_breaks(spells, eye_every), "day-eye"),
         ("hands", HANDS_Y, micro_breaks(spells, micro_every), "day-micro"),
     ):
         if times:
             marks.append(_word("day-name", LEFT - 8, y + 4, name, "end"))
-            marks += [Mark(kind="dot", role=role, x=x(at), y=y, size=2.6) for at in times]
+            marks += [Mark(kind="dot", role=role, x=x(time), y=y, size=2.6) for time in times]
     return DayBar(
         width=width,
         height=HEIGHT,
@@ -114,8 +114,8 @@ def _hours(first: int, last: int, scale: float, left: float, right: float) -> li
         )
     ]
     every = 60 if scale * 60 >= 44 else 120
-    for at in range(first, last + 1, 60):
-        x = left + (at - first) * scale
+    for index in range(first, last + 1, 60):
+        x = left + (index - first) * scale
         marks.append(
             Mark(
                 kind="path",
@@ -123,18 +123,20 @@ def _hours(first: int, last: int, scale: float, left: float, right: float) -> li
                 d=f"M{number(x)} {number(BASE)}L{number(x)} {number(BASE + 5)}",
             )
         )
-        if (at - first) % every == 0:
-            marks.append(_word("day-hour", x, HOURS_Y, clock(at), "middle"))
+        if (index - first) % every == 0:
+            marks.append(_word("day-hour", x, HOURS_Y, clock(index), "middle"))
     return marks
 
 
-def _spell(one: Spell, left: float, right: float, *, walks: bool) -> list[Mark]:
-    if one.lunch:
+def _spell(spell: Spell, left: float, right: float, *, walks: bool) -> list[Mark]:
+    if spell.lunch:
         return [
             _rect("day-lunch", left, SIT_TOP, right),
-            *_said((left, right), (SIT_TOP + BASE) / 2 + 4, f"{one.minutes}", "lunch", "day-soft"),
+            *_said(
+                (left, right), (SIT_TOP + BASE) / 2 + 4, f"{spell.minutes}", "lunch", "day-soft"
+            ),
         ]
-    if one.posture == "move":
+    if spell.posture == "move":
         middle = (left + right) / 2
         if not walks:
             wave = [(left, BASE), (middle, SIT_TOP), (right, BASE)]
@@ -147,14 +149,14 @@ def _spell(one: Spell, left: float, right: float, *, walks: bool) -> list[Mark]:
                 (right, BASE),
             ]
         return [Mark(kind="path", role="day-move", d=polyline(wave, closed=True))]
-    top = STAND_TOP if one.posture == "stand" else SIT_TOP
-    role = ROLES[one.posture] + ("-fixed" if one.meeting else "")
-    inner = "day-on-stand" if one.posture == "stand" else "day-on-sit"
-    name = "meeting" if one.meeting else NAMES[one.posture]
+    top = STAND_TOP if spell.posture == "stand" else SIT_TOP
+    role = ROLES[spell.posture] + ("-fixed" if spell.meeting else "")
+    inner = "day-on-stand" if spell.posture == "stand" else "day-on-sit"
+    name = "meeting" if spell.meeting else NAMES[spell.posture]
     middle = (top + min(BASE, top + (BASE - SIT_TOP))) / 2
     return [
         _rect(role, left, top, right),
-        *_said((left, right), middle + 4, f"{one.minutes}", name, inner),
+        *_said((left, right), middle + 4, f"{spell.minutes}", name, inner),
     ]
 
 
@@ -179,32 +181,37 @@ def _word(role: str, x: float, y: float, text: str, anchor: str) -> Mark:
 
 def _handles(spells: Sequence[Spell], x: Callable[[int], float]) -> list[DayHandle]:
     at, start, end = fields.pace, spells[0].at, spells[-1].end
-    found = [
+    handles = [
         DayHandle(
             field=at.start.id, label="Start of work", x=x(start), at=start, low=0, high=12 * 60
         )
     ]
-    for one in spells:
-        if one.fixed is None:
+    for spell in spells:
+        if spell.fixed is None:
             continue
-        where, long, name = _edges(one.fixed)
-        found.append(
+        where, long, name = _edges(spell.fixed)
+        handles.append(
             DayHandle(
-                field=where.id, label=f"{name} begins", x=x(one.at), at=one.at, low=start, high=end
+                field=where.id,
+                label=f"{name} begins",
+                x=x(spell.at),
+                at=spell.at,
+                low=start,
+                high=end,
             )
         )
-        found.append(
+        handles.append(
             DayHandle(
                 field=long.id,
                 label=f"{name} ends",
-                x=x(one.end),
-                at=one.end,
-                low=one.at + round(long.ends[0]),
-                high=one.at + round(long.ends[1]),
-                start=one.at,
+                x=x(spell.end),
+                at=spell.end,
+                low=spell.at + round(long.ends[0]),
+                high=spell.at + round(long.ends[1]),
+                start=spell.at,
             )
         )
-    return found
+    return handles
 
 
 def _edges(fixed: Fixed) -> tuple[Field[float], Field[float], str]:

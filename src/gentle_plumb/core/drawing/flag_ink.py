@@ -66,8 +66,8 @@ def ink_flags(
     places = fan_out(
         wanted, size=FLAG_H + GAP, low=lane.top + FLAG_H / 2, high=lane.y0 - FLAG_H / 2 + 6
     )
-    for flag, at, place in zip(reversed(flags), wanted, places, strict=True):
-        marks += _on_staff(flag, lane, at, place, posture)
+    for flag, position, place in zip(reversed(flags), wanted, places, strict=True):
+        marks += _on_staff(flag, lane, position, place, posture)
         marks += _flag(flag, lane, place, unit, posture)
     return marks
 
@@ -76,32 +76,34 @@ def _path(flag: Flag, posture: str, role: str, data: str, text: str = "") -> Mar
     return Mark(kind="path", role=role, d=data, part=flag.part, posture=posture, text=text)
 
 
-def _on_staff(flag: Flag, lane: FlagLane, at: float, place: float, posture: str) -> list[Mark]:
+def _on_staff(
+    flag: Flag, lane: FlagLane, position: float, place: float, posture: str
+) -> list[Mark]:
     """The leader with its uncertainty, the tick it is counted from, and the bracket between."""
     edge, side, marks = lane.staff_edge, lane.side, []
     if flag.sd:
         half = 2 * flag.sd * lane.scale
         data = (
-            f"M{number(lane.tip)} {number(place)}L{number(edge)} {number(at - half)}"
+            f"M{number(lane.tip)} {number(place)}L{number(edge)} {number(position - half)}"
             f"h{number(side * 5)}v{number(2 * half)}h{number(-side * 5)}Z"
         )
         marks.append(_path(flag, posture, "spread-wedge", data))
     knee = edge - side * min(9.0, lane.lane * 0.45)
     data = (
-        f"M{number(lane.tip)} {number(place)}L{number(knee)} {number(at)}"
-        f"L{number(edge)} {number(at)}"
+        f"M{number(lane.tip)} {number(place)}L{number(knee)} {number(position)}"
+        f"L{number(edge)} {number(position)}"
     )
     marks.append(_path(flag, posture, "leader", data))
     if flag.found is None:
         return marks
-    found, inner = lane.y0 - flag.found * lane.scale, edge + side * 7
-    data = f"M{number(edge - side * 3)} {number(found)}L{number(inner)} {number(found)}"
+    value, inner = lane.y0 - flag.found * lane.scale, edge + side * 7
+    data = f"M{number(edge - side * 3)} {number(value)}L{number(inner)} {number(value)}"
     marks.append(_path(flag, posture, "found-tick", data))
     if flag.change is not None:
         rail = edge + side * 6
         data = (
-            f"M{number(edge)} {number(found)}L{number(rail)} {number(found)}"
-            f"L{number(rail)} {number(at)}L{number(edge)} {number(at)}"
+            f"M{number(edge)} {number(value)}L{number(rail)} {number(value)}"
+            f"L{number(rail)} {number(position)}L{number(edge)} {number(position)}"
         )
         marks.append(_path(flag, posture, "bracket", data))
     return marks

@@ -85,13 +85,13 @@ def _state(row: FitRow, overruled: bool) -> State:
 def target_flags(case: Case, fit: PostureFit, overruled: set[str]) -> list[Flag]:
     """Return the heights aimed at, lowest first, each with what changes from what was found."""
     target = settings_of(fit)
-    found = case.found_seated if fit.posture == "seated" else case.found_standing
+    settings = case.found_seated if fit.posture == "seated" else case.found_standing
     flags = []
     for row in fit.rows:
         aim = target.get(row.key)
         if not QUANTITIES[row.key].flag or aim is None or _away(row.key, aim):
             continue
-        base, was = _base(row.key, target), found.get(row.key)
+        base, was = _base(row.key, target), settings.get(row.key)
         change = aim - was if was is not None else None
         flags.append(
             Flag(
@@ -100,7 +100,7 @@ def target_flags(case: Case, fit: PostureFit, overruled: set[str]) -> list[Flag]
                 height=aim + base,
                 base=base,
                 state=_state(row, row.key in overruled),
-                found=None if was is None else was + _base(row.key, found),
+                found=None if was is None else was + _base(row.key, settings),
                 change=change if change is not None and abs(change) > SAME_MM else None,
                 sd=row.sd or 0.0,
             )
@@ -122,17 +122,17 @@ def present_flags(fit: PostureFit, present: Settings, *, left: bool) -> list[Fla
     target = settings_of(fit)
     flags = []
     for row in fit.rows:
-        at = present.get(row.key)
-        if not QUANTITIES[row.key].flag or at is None or _away(row.key, at):
+        position = present.get(row.key)
+        if not QUANTITIES[row.key].flag or position is None or _away(row.key, position):
             continue
         aim = target.get(row.key) if left else None
-        change = aim - at if aim is not None and abs(aim - at) > TAPE_MM else None
+        change = aim - position if aim is not None and abs(aim - position) > TAPE_MM else None
         base = _base(row.key, present)
         flags.append(
             Flag(
                 part=row.key,
                 label=_label(row),
-                height=at + base,
+                height=position + base,
                 base=base,
                 state="off" if change is not None else "found",
                 found=None if change is None or aim is None else aim + base,
@@ -142,9 +142,9 @@ def present_flags(fit: PostureFit, present: Settings, *, left: bool) -> list[Fla
     return _sorted(flags)
 
 
-def _away(key: str, at: float) -> bool:
+def _away(key: str, position: float) -> bool:
     """Whether a piece is not there at all: no footrest, armrests out of the way."""
-    return QUANTITIES[key].zero_is_none and not at
+    return QUANTITIES[key].zero_is_none and not position
 
 
 def _base(key: str, settings: Settings) -> float:

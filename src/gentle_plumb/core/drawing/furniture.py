@@ -76,13 +76,13 @@ def ink_desk(
 
 def _top_of(case: Case, stack: float) -> tuple[float | None, float]:
     """Return how thick the top is, None where nobody recorded it, and how far more hangs under it, mm."""
-    desk, found, under = case.workstation.desk, case.found_seated.surface, case.details.underside
+    desk, value, under = case.workstation.desk, case.found_seated.surface, case.details.underside
     thick = desk.thickness
     if thick is not None and stack:
         thick = max(TOP_SHOWN_MM / 2, thick - stack)
     whole = thick
-    if under is not None and found is not None and under < found:
-        whole = found - under  # what hangs under the top moves with it
+    if under is not None and value is not None and under < value:
+        whole = value - under  # what hangs under the top moves with it
     if whole is None:
         return None, 0.0
     if desk.under in (UnderDesk.DRAWER, UnderDesk.CROSSBAR):

@@ -32,7 +32,7 @@ def grips_of(
 ) -> list[Grip]:
     """Every angle of a posture that can be tried, each where it turns."""
     seated = fit.posture == "seated"
-    elbow = next((one.angle for one in joints if one.joint == "elbow"), None)
+    elbow = next((joint.angle for joint in joints if joint.joint == "elbow"), None)
     rings: list[tuple[Field[float], str, float | None, Point, Point, int]] = [
         (
             fields.work.angle["elbow_angle"],
@@ -68,12 +68,12 @@ def grips_of(
                 -1,
             )
         )
-    found = []
-    for field, label, angle, centre, at, sign in rings:
+    grips = []
+    for field, label, angle, centre, positions, sign in rings:
         if angle is None:
             continue
-        (x, y), (centre_x, centre_y) = sheet.at(at), sheet.at(centre)
-        found.append(
+        (x, y), (centre_x, centre_y) = sheet.at(positions), sheet.at(centre)
+        grips.append(
             Grip(
                 field=field.id,
                 label=label,
@@ -86,7 +86,7 @@ def grips_of(
                 sign=sign * sheet.facing,
             )
         )
-    return found
+    return grips
 
 
 def ink_grips(grips: list[Grip]) -> list[Mark]:
@@ -95,13 +95,13 @@ def ink_grips(grips: list[Grip]) -> list[Mark]:
         Mark(
             kind="dot",
             role="grip",
-            x=one.x,
-            y=one.y,
+            x=grip.x,
+            y=grip.y,
             size=GRIP_PX,
-            part=one.field,
-            posture=one.posture,
-            text=f"{one.label} {say_degrees(one.degrees)}",
-            value=one.degrees,
+            part=grip.field,
+            posture=grip.posture,
+            text=f"{grip.label} {say_degrees(grip.degrees)}",
+            value=grip.degrees,
         )
-        for one in grips
+        for grip in grips
     ]

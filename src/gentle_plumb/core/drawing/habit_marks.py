@@ -38,8 +38,8 @@ def _joint(pose: Pose, habit: Habit) -> Point:
             (pose.hip[0] + pose.shoulder[0]) / 2 - 95 * pose.scale,
             (pose.hip[1] + pose.shoulder[1]) / 2,
         )
-    at: Point = getattr(pose, habit.at)
-    return at
+    positions: Point = getattr(pose, habit.at)
+    return positions
 
 
 def _stacked(habits: list[tuple[Habit, Point]], top: float, bottom: float) -> list[_Placed]:
@@ -97,16 +97,16 @@ def ink_habits(
 
 
 def _field(
-    one: _Placed, left: float, edge: float, said: str | None, wide: float, letters: int
+    placed: _Placed, left: float, edge: float, said: str | None, wide: float, letters: int
 ) -> list[Mark]:
-    habit, on = one.habit, said is not None
-    middle = one.y + one.height / 2
+    habit, on = placed.habit, said is not None
+    middle = placed.y + placed.height / 2
     text = f"{habit.label}: {said.lower()}" if said else habit.label
     lines = wrap(text, letters)[: len(PITCH)]
     pitch = PITCH[len(lines) - 1]
     first = middle + 4.5 - pitch / 2 * (len(lines) - 1)
     state = "on" if on else "off"
-    joint = one.joint
+    joint = placed.joint
     return [
         Mark(
             kind="path",
@@ -120,7 +120,7 @@ def _field(
             part=habit.id,
             posture="habit",
             text=habit.label,
-            d=f"M{number(left)} {number(one.y)}h{number(wide)}v{number(one.height)}"
+            d=f"M{number(left)} {number(placed.y)}h{number(wide)}v{number(placed.height)}"
             f"h{number(-wide)}Z",
         ),
         *(

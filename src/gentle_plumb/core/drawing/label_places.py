@@ -33,9 +33,14 @@ def crosses(start: Point, end: Point, box: Box) -> bool:
     return low < high
 
 
-def apart(one: Box, other: Box) -> bool:
+def apart(values: Box, other: Box) -> bool:
     """Return whether two boxes share nothing."""
-    return one[2] <= other[0] or other[2] <= one[0] or one[3] <= other[1] or other[3] <= one[1]
+    return (
+        values[2] <= other[0]
+        or other[2] <= values[0]
+        or values[3] <= other[1]
+        or other[3] <= values[1]
+    )
 
 
 class LabelPlaces:
@@ -62,7 +67,7 @@ class LabelPlaces:
         left, top, right, bottom = self.room
         if wide[0] < left or wide[1] < top or wide[2] > right or wide[3] > bottom:
             return False
-        if not all(apart(wide, one) for one in (*self._taken, *self._closed)):
+        if not all(apart(wide, values) for values in (*self._taken, *self._closed)):
             return False
         return not any(crosses(start, end, wide) for start, end in self._lines)
 

@@ -84,7 +84,12 @@ def lay_out(
     beside = flag_w + lane + CLEAR_PX
     lanes = 1 if mode in ("seated", "standing") else 2
     merged = (
-        [(min(one[0] for one in extents.values()), max(one[1] for one in extents.values()))]
+        [
+            (
+                min(extent[0] for extent in extents.values()),
+                max(extent[1] for extent in extents.values()),
+            )
+        ]
         if mode == "overlay"
         else list(extents.values())
     )

@@ -75,12 +75,12 @@ def along(start: Point, length: float, degrees: float, side: int = 1) -> Point:
     )
 
 
-def arm_parts(at: Lengths, shoulder: Point, arm: Limb, side: int = 1) -> list[Part]:
+def arm_parts(lengths: Lengths, shoulder: Point, arm: Limb, side: int = 1) -> list[Part]:
     """Return upper arm, forearm and hand from the shoulder down."""
-    k = at.scale
-    elbow = along(shoulder, at.upper_arm, arm.lift, side)
-    wrist = along(elbow, at.forearm, arm.lift + arm.bend, side)
-    tip = along(wrist, at.hand, arm.lift + arm.bend + arm.end, side)
+    k = lengths.scale
+    elbow = along(shoulder, lengths.upper_arm, arm.lift, side)
+    wrist = along(elbow, lengths.forearm, arm.lift + arm.bend, side)
+    tip = along(wrist, lengths.hand, arm.lift + arm.bend + arm.end, side)
     knuckle = ((wrist[0] * 2 + tip[0] * 3) / 5, (wrist[1] * 2 + tip[1] * 3) / 5)
     return [
         (tapered(shoulder, 48 * k, elbow, 38 * k), False),
@@ -90,27 +90,27 @@ def arm_parts(at: Lengths, shoulder: Point, arm: Limb, side: int = 1) -> list[Pa
     ]
 
 
-def hip_over_floor(at: Lengths, legs: list[Limb]) -> float:
+def hip_over_floor(lengths: Lengths, legs: list[Limb]) -> float:
     """Return how high the hip is where the lowest foot stands, mm."""
     lows = []
     for leg in legs:
-        knee = along((0.0, 0.0), at.thigh, leg.lift)
-        ankle = along(knee, at.shank, leg.lift - leg.bend)
-        sole = [turned(point, leg.end) for point in _sole(at)]
+        knee = along((0.0, 0.0), lengths.thigh, leg.lift)
+        ankle = along(knee, lengths.shank, leg.lift - leg.bend)
+        sole = [turned(point, leg.end) for point in _sole(lengths)]
         lows.append(min(ankle[1] + y for _, y in sole))
     return -min(lows)
 
 
-def _sole(at: Lengths) -> list[Point]:
-    k = at.scale
+def _sole(lengths: Lengths) -> list[Point]:
+    k = lengths.scale
     return [(-HEEL_MM * k, -ANKLE_MM * k), (TOE_MM * k, -ANKLE_MM * k)]
 
 
-def leg_parts(at: Lengths, hip: Point, leg: Limb, shoe: list[Point]) -> list[Part]:
+def leg_parts(lengths: Lengths, hip: Point, leg: Limb, shoe: list[Point]) -> list[Part]:
     """Return thigh, shank and shoe, from the side."""
-    k = at.scale
-    knee = along(hip, at.thigh, leg.lift)
-    ankle = along(knee, at.shank, leg.lift - leg.bend)
+    k = lengths.scale
+    knee = along(hip, lengths.thigh, leg.lift)
+    ankle = along(knee, lengths.shank, leg.lift - leg.bend)
     calf = (knee[0] + (ankle[0] - knee[0]) * 0.32, knee[1] + (ankle[1] - knee[1]) * 0.32)
     foot = [
         turned((ankle[0] + x * k, ankle[1] - ANKLE_MM * k + y * k * 0.95), leg.end, about=ankle)

@@ -43,8 +43,8 @@ class MovementFigure:
 
 def draw_movement(movement: Movement, body: Body) -> tuple[MovementFigure, ...]:
     """Draw every moment of a movement with one body; what is not measured of it is estimated."""
-    at = Lengths.of(body)
-    outlines = [_moment(movement, posed, at) for posed in movement.poses]
+    lengths = Lengths.of(body)
+    outlines = [_moment(movement, posed, lengths) for posed in movement.poses]
     sheet = _sheet(outlines)
     return tuple(
         MovementFigure(says=posed.says, marks=(*_floor(sheet), *outline.placed(sheet)))
@@ -52,20 +52,20 @@ def draw_movement(movement: Movement, body: Body) -> tuple[MovementFigure, ...]:
     )
 
 
-def _moment(movement: Movement, posed: Posed, at: Lengths) -> Outline:
+def _moment(movement: Movement, posed: Posed, lengths: Lengths) -> Outline:
     outline = Outline("")
     if movement.view == "hand":
         _hand(outline, posed)
     elif movement.view == "side":
-        _side(outline, posed, at, seated=movement.start == "seated")
+        _side(outline, posed, lengths, seated=movement.start == "seated")
     else:
-        _front(outline, posed, at, seated=movement.start == "seated")
+        _front(outline, posed, lengths, seated=movement.start == "seated")
     return outline
 
 
 def _sheet(outlines: Sequence[Outline]) -> Sheet:
     """Return the sheet that all moments of a movement have room on, at one scale."""
-    ends = [extent(one.shapes) for one in outlines]
+    ends = [extent(outline.shapes) for outline in outlines]
     back, front, top = min(e[0] for e in ends), max(e[1] for e in ends), max(e[2] for e in ends)
     scale = min(
         MOST_SCALE, (WIDTH - 2 * EDGE_PX) / (front - back), (HEIGHT - FLOOR_PX - EDGE_PX) / top
@@ -78,34 +78,38 @@ def _floor(sheet: Sheet) -> tuple[Mark, ...]:
     return (Mark(kind="path", role="floor", d=line),)
 
 
-def _side(outline: Outline, posed: Posed, at: Lengths, *, seated: bool) -> None:
-    k = at.scale
+def _side(outline: Outline, posed: Posed, lengths: Lengths, *, seated: bool) -> None:
+    k = lengths.scale
     usual = SEATED_LEG if seated else Limb()
     near = posed.near_leg or usual
     far = posed.far_leg or near
     if seated:
-        hip = (0.0, at.seat + 86 * k + posed.rise)
-        outline.shape("piece", box(-230 * k, at.seat - 46 * k, 250 * k, at.seat), closed=True)
-        outline.shape("leg", box(-20 * k, 0, 20 * k, at.seat - 46 * k), closed=True)
+        hip = (0.0, lengths.seat + 86 * k + posed.rise)
+        outline.shape(
+            "piece", box(-230 * k, lengths.seat - 46 * k, 250 * k, lengths.seat), closed=True
+        )
+        outline.shape("leg", box(-20 * k, 0, 20 * k, lengths.seat - 46 * k), closed=True)
     else:
-        hip = (0.0, hip_over_floor(at, [near, far]))
-    shoulder = turned((hip[0], hip[1] + at.trunk + posed.shrug), posed.trunk, about=hip)
+        hip = (0.0, hip_over_floor(lengths, [near, far]))
+    shoulder = turned((hip[0], hip[1] + lengths.trunk + posed.shrug), posed.trunk, about=hip)
     if posed.far_leg is not None:
-        outline_parts(outline, leg_parts(at, hip, far, list(SHOE)), "figure-arm", tail="")
+        outline_parts(outline, leg_parts(lengths, hip, far, list(SHOE)), "figure-arm", tail="")
     if posed.far_arm is not None:
         far_arm = _of_trunk(posed.far_arm, posed.trunk)
-        outline_parts(outline, arm_parts(at, shoulder, far_arm), "figure-arm", tail="")
-    neck = turned((shoulder[0] + posed.chin, shoulder[1] + at.head), posed.trunk, about=shoulder)
+        outline_parts(outline, arm_parts(lengths, shoulder, far_arm), "figure-arm", tail="")
+    neck = turned(
+        (shoulder[0] + posed.chin, shoulder[1] + lengths.head), posed.trunk, about=shoulder
+    )
     lean = posed.trunk + posed.head
     head = turned(neck, posed.head, about=shoulder)
     body: list[Part] = [
-        *leg_parts(at, hip, near, list(SHOE)),
+        *leg_parts(lengths, hip, near, list(SHOE)),
         (tapered(shoulder, 58 * k, _between(shoulder, head, 0.7), 48 * k), False),
-        (trunk_outline(hip, shoulder, k, at.belly), True),
+        (trunk_outline(hip, shoulder, k, lengths.belly), True),
         (_skull(head, lean, k), True),
     ]
     outline_parts(outline, body, "figure", tail="")
-    arm = arm_parts(at, shoulder, _of_trunk(posed.near_arm, posed.trunk))
+    arm = arm_parts(lengths, shoulder, _of_trunk(posed.near_arm, posed.trunk))
     outline_parts(outline, arm, "figure-arm", tail="")
 
 
@@ -124,44 +128,46 @@ def _skull(middle: Point, lean: float, k: float) -> list[Point]:
     ]
 
 
-def _front(outline: Outline, posed: Posed, at: Lengths, *, seated: bool) -> None:
-    k, half = at.scale, at.shoulders / 2
+def _front(outline: Outline, posed: Posed, lengths: Lengths, *, seated: bool) -> None:
+    k, half = lengths.scale, lengths.shoulders / 2
     hips = 150 * k
     if seated:
-        hip_y = at.seat + 86 * k + posed.rise
-        outline.shape("piece", box(-240 * k, at.seat - 46 * k, 240 * k, at.seat), closed=True)
-        legs = _legs_seated(at, hips * 0.72)
+        hip_y = lengths.seat + 86 * k + posed.rise
+        outline.shape(
+            "piece", box(-240 * k, lengths.seat - 46 * k, 240 * k, lengths.seat), closed=True
+        )
+        legs = _legs_seated(lengths, hips * 0.72)
     else:
-        hip_y = hip_over_floor(at, [Limb()])
-        legs = _legs_standing(at, hips * 0.62, hip_y)
+        hip_y = hip_over_floor(lengths, [Limb()])
+        legs = _legs_standing(lengths, hips * 0.62, hip_y)
     middle = (0.0, hip_y)
 
     def placed(x: float, up: float) -> Point:
         return turned((x, hip_y + up), posed.trunk, about=middle)
 
-    lift = at.trunk + posed.shrug
+    lift = lengths.trunk + posed.shrug
     trunk = [
         placed(-hips, -70 * k),
         placed(-hips * 1.02, 40 * k),
-        placed(-hips * 0.82, at.trunk * 0.45),
-        placed(-half * 0.98, at.trunk * 0.86 + posed.shrug),
+        placed(-hips * 0.82, lengths.trunk * 0.45),
+        placed(-half * 0.98, lengths.trunk * 0.86 + posed.shrug),
         placed(-half * 0.72, lift + 34 * k),
         placed(0, lift + 58 * k),
         placed(half * 0.72, lift + 34 * k),
-        placed(half * 0.98, at.trunk * 0.86 + posed.shrug),
-        placed(hips * 0.82, at.trunk * 0.45),
+        placed(half * 0.98, lengths.trunk * 0.86 + posed.shrug),
+        placed(hips * 0.82, lengths.trunk * 0.45),
         placed(hips * 1.02, 40 * k),
         placed(hips, -70 * k),
     ]
-    neck = placed(0, at.trunk + 40 * k)
-    head = turned((neck[0], neck[1] + at.head - 30 * k), posed.trunk + posed.head, about=neck)
+    neck = placed(0, lengths.trunk + 40 * k)
+    head = turned((neck[0], neck[1] + lengths.head - 30 * k), posed.trunk + posed.head, about=neck)
     lean = posed.trunk + posed.head
     face = _skull(head, lean, k) if abs(posed.turn) >= PROFILE_DEG else _oval(head, lean, k)
     sides = ((posed.far_arm or posed.near_arm, -1), (posed.near_arm, 1))
     for arm, side in sides:
         if _behind(arm):
             shoulder = placed(side * half * 0.92, lift - 18 * k)
-            outline_parts(outline, arm_parts(at, shoulder, arm, side), "figure-arm", tail="")
+            outline_parts(outline, arm_parts(lengths, shoulder, arm, side), "figure-arm", tail="")
     body: list[Part] = [
         *legs,
         (tapered(neck, 56 * k, _between(neck, head, 0.6), 50 * k), False),
@@ -172,7 +178,7 @@ def _front(outline: Outline, posed: Posed, at: Lengths, *, seated: bool) -> None
     for arm, side in sides:
         if not _behind(arm):
             shoulder = placed(side * half * 0.92, lift - 18 * k)
-            outline_parts(outline, arm_parts(at, shoulder, arm, side), "figure-arm", tail="")
+            outline_parts(outline, arm_parts(lengths, shoulder, arm, side), "figure-arm", tail="")
 
 
 def _behind(arm: Limb) -> bool:
@@ -189,32 +195,32 @@ def _oval(middle: Point, lean: float, k: float) -> list[Point]:
     ]
 
 
-def _legs_seated(at: Lengths, apart: float) -> list[Part]:
-    k = at.scale
-    found: list[Part] = []
+def _legs_seated(lengths: Lengths, apart: float) -> list[Part]:
+    k = lengths.scale
+    result: list[Part] = []
     for side in (-1, 1):
-        knee, ankle = (side * apart, at.seat + 30 * k), (side * apart, 80 * k)
-        found += [
-            (tapered((side * apart * 0.9, at.seat + 86 * k), 88 * k, knee, 70 * k), False),
+        knee, ankle = (side * apart, lengths.seat + 30 * k), (side * apart, 80 * k)
+        result += [
+            (tapered((side * apart * 0.9, lengths.seat + 86 * k), 88 * k, knee, 70 * k), False),
             (tapered(knee, 62 * k, ankle, 36 * k), False),
             (tapered((side * apart, 60 * k), 40 * k, (side * apart * 1.12, 28 * k), 34 * k), False),
         ]
-    return found
+    return result
 
 
-def _legs_standing(at: Lengths, apart: float, hip_y: float) -> list[Part]:
-    k = at.scale
-    found: list[Part] = []
+def _legs_standing(lengths: Lengths, apart: float, hip_y: float) -> list[Part]:
+    k = lengths.scale
+    result: list[Part] = []
     for side in (-1, 1):
         hip = (side * apart, hip_y - 20 * k)
-        knee = along(hip, at.thigh - 20 * k, 2.0, side)
+        knee = along(hip, lengths.thigh - 20 * k, 2.0, side)
         ankle = (knee[0], 80 * k)
-        found += [
+        result += [
             (tapered(hip, 92 * k, knee, 58 * k), False),
             (tapered(knee, 56 * k, ankle, 36 * k), False),
             (tapered(ankle, 38 * k, (ankle[0] + side * 26 * k, 30 * k), 34 * k), False),
         ]
-    return found
+    return result
 
 
 FINGERS: tuple[tuple[float, float, float], ...] = (

@@ -68,7 +68,7 @@ class Outline:
     def word(
         self,
         role: str,
-        at: Point,
+        positions: Point,
         text: str,
         part: str = "",
         *,
@@ -77,7 +77,7 @@ class Outline:
     ) -> None:
         """Add a word, its base line ``drop`` px under a point."""
         self.shapes.append(
-            Shape(role=role, centre=at, text=text, part=part, anchor=anchor, drop=drop)
+            Shape(role=role, centre=positions, text=text, part=part, anchor=anchor, drop=drop)
         )
 
     def placed(self, sheet: Sheet) -> list[Mark]:

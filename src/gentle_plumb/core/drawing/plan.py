@@ -179,15 +179,15 @@ def _pointer(plan: Plan, joint: Joint | None, shoulder: float, unit: LengthUnit)
 
 def _zones(plan: Plan) -> list[tuple[str, Point, Point]]:
     """Where phone and paper belong, within the plan's room: names, middles and half sizes, mm."""
-    found = []
+    zones = []
     for zone in zones_of(plan.case):
         if abs(zone.x) > SPAN_MM[1]:
             continue
         half_w, half_h = ZONE_MM[zone.id]
         corners = box(zone.x - half_w, zone.y - half_h, zone.x + half_w, zone.y + half_h)
         plan.shape("piece-faint", corners)
-        found.append((zone.label, (zone.x, zone.y), (half_w, half_h)))
-    return found
+        zones.append((zone.label, (zone.x, zone.y), (half_w, half_h)))
+    return zones
 
 
 def _elbow(joint: Joint | None, shoulder: float, side: float, upper: float) -> Point:

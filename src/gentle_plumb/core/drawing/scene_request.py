@@ -99,7 +99,7 @@ def posture_to_draw(
     mouse = replace(settings, mouse=settings.mouse if seated else None)
     joints = joints_of(case, mouse, fit.posture)
     if seated:
-        knee = next((one.angle for one in joints if one.joint == "knee"), None)
+        knee = next((joint.angle for joint in joints if joint.joint == "knee"), None)
         pose = seated_pose(case, settings, None if knee is None else knee - 90)
     else:
         pose = standing_pose(case, settings)

@@ -94,7 +94,7 @@ def _holder(
     if outline.posture == "standing":
         pieces += layers.get("screen_standing", ())
     low = min(foot[1], head[1])
-    pieces = [one for index, one in enumerate(pieces) if base + sum(pieces[: index + 1]) < low]
+    pieces = [value for index, value in enumerate(pieces) if base + sum(pieces[: index + 1]) < low]
     if pieces:
         half = max(90.0, behind * 0.6)
         base = ink_stack(

@@ -104,8 +104,16 @@ def ink_rule(
             x = right + 9
         else:
             x = max(ends[0], left - width - 9)
-        for role, at, text in (("rule-value", x, value), ("rule-label", x + numeral, words)):
+        for role, position, text in (("rule-value", x, value), ("rule-label", x + numeral, words)):
             marks.append(
-                Mark(kind="text", role=role, x=at, y=y + 4.5, text=text, part=part, posture=posture)
+                Mark(
+                    kind="text",
+                    role=role,
+                    x=position,
+                    y=y + 4.5,
+                    text=text,
+                    part=part,
+                    posture=posture,
+                )
             )
     return marks

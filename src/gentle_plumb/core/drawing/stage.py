@@ -67,8 +67,8 @@ class Stage:
             mode = "seated"
         if request.show in ("target", "kept"):
             return replace(request, mode=mode)
-        there = {one: self._side(one, request.show).recorded for one in SIDES[mode]}
-        self.missing = [one for one in there if not there[one]]
+        there = {side: self._side(side, request.show).recorded for side in SIDES[mode]}
+        self.missing = [text for text in there if not there[text]]
         if len(there) == 2 and self.missing:
             mode = "standing" if there["standing"] else "seated"
         return replace(request, mode=mode)
@@ -98,11 +98,11 @@ class Stage:
             other = self._side(side.name, show)
             if other.recorded and other is not side:
                 every.append((other, self._layers_at(show)))
-        ends = [extent_of(self.case, one, layers) for one, layers in every]
+        ends = [extent_of(self.case, posture, layers) for posture, layers in every]
         return (
             min(low for low, _ in ends),
             max(high for _, high in ends),
-            max(height_of(one) for one, _ in every),
+            max(height_of(posture) for posture, _ in every),
         )
 
     def layout(self) -> Layout:
@@ -137,8 +137,8 @@ class Stage:
             {
                 side.name: max(
                     (
-                        room - (one.back - extents[side.name][0]) * scale
-                        for one in self._heights(side)
+                        room - (height.back - extents[side.name][0]) * scale
+                        for height in self._heights(side)
                     ),
                     default=0.0,
                 )
@@ -164,6 +164,6 @@ class Stage:
     def body_heights(self, layout: Layout) -> list[tuple[Sheet, list[BodyHeight]]]:
         """Return the heights of the body by the sheet they are written on."""
         if self.request.mode == "overlay":
-            every = [one for side in self.sides for one in self._heights(side)]
+            every = [height for side in self.sides for height in self._heights(side)]
             return [(layout.sheets["seated"], every)]
         return [(layout.sheets[side.name], self._heights(side)) for side in self.sides]

@@ -29,12 +29,14 @@ def ink_stack(
     part: str,
 ) -> float:
     """Add pieces one on the other, and return how high they reach, mm."""
-    at = bottom
+    position = bottom
     for index, thickness in enumerate(pieces):
         side = half - 5.0 * (index % 2)
-        outline.shape("stack", box(middle - side, at, middle + side, at + thickness), part)
-        at += thickness
-    return at
+        outline.shape(
+            "stack", box(middle - side, position, middle + side, position + thickness), part
+        )
+        position += thickness
+    return position
 
 
 def ink_underfoot(
@@ -77,9 +79,9 @@ def ink_cushion(outline: Outline, seat: float, deep: float, thickness: float) ->
     )
 
 
-def ink_behind_back(outline: Outline, at: Point, thickness: float) -> None:
+def ink_behind_back(outline: Outline, positions: Point, thickness: float) -> None:
     """A roll or insert between backrest and back, where the small of the back is."""
-    x, y = at
+    x, y = positions
     outline.shape(
         "cushion",
         [(x, y - 85), (x + thickness, y - 40), (x + thickness, y + 40), (x, y + 85)],

@@ -157,7 +157,7 @@ def _held(made: Exercise) -> Body:
     return Body(values={**made.body.values, made.dimension: middle}, sex=made.sex)
 
 
-def judge(made: Exercise, given: Answer, unit: LengthUnit) -> Verdict:
+def judge(made: Exercise, text: Answer, unit: LengthUnit) -> Verdict:
     """What the program's rules say, and how the learner's answer stands to it.
 
     Half a point for another reading where the value had to be questioned: it is never wrong to
@@ -166,9 +166,9 @@ def judge(made: Exercise, given: Answer, unit: LengthUnit) -> Verdict:
     limit = DIMENSIONS[made.dimension].repeat_limit_mm
     resolved = resolve_readings(made.readings, repeat_limit_mm=limit)
     asked = [
-        one
-        for one in doubts(made.record, _held(made), unit, made.earlier)
-        if one.dimension == made.dimension
+        doubt
+        for doubt in doubts(made.record, _held(made), unit, made.earlier)
+        if doubt.dimension == made.dimension
     ]
     apart = format_length(resolved.spread_mm, unit, with_unit=True)
     allowed = format_length(limit, unit, with_unit=True)
@@ -185,7 +185,7 @@ def judge(made: Exercise, given: Answer, unit: LengthUnit) -> Verdict:
     else:
         answer = "keep"
         why = f"Two readings {apart} apart, within {allowed}, and it goes with the rest. It was {truth}."
-    points = 1.0 if given == answer else 0.5 if (given, answer) == ("repeat", "question") else 0.0
+    points = 1.0 if text == answer else 0.5 if (text, answer) == ("repeat", "question") else 0.0
     return Verdict(answer=answer, points=points, reason=why)
 
 

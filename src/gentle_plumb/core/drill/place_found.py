@@ -70,7 +70,7 @@ def place_found(chance: Chance, sex: Sex) -> Case:
         and chance.random() < 0.75
         and (key != "surface" or rises)
     }
-    found = replace(aimed, **moved)
-    if found.surface is not None and aimed.surface is not None and aimed.keys is not None:
-        found = replace(found, keys=found.surface + aimed.keys - aimed.surface)
-    return replace(case, found_seated=found)
+    settings = replace(aimed, **moved)
+    if settings.surface is not None and aimed.surface is not None and aimed.keys is not None:
+        settings = replace(settings, keys=settings.surface + aimed.keys - aimed.surface)
+    return replace(case, found_seated=settings)

@@ -53,9 +53,11 @@ def set_up_question(chance: Chance, unit: LengthUnit) -> SetUpQuestion:
     for _ in range(TRIES):
         sex: Sex = "female" if chance.random() < 0.5 else "male"
         case = place_found(chance, sex)
-        made = _first(chance, case, sex) if kind == "first" else _explains(chance, case, sex, unit)
-        if made is not None:
-            return made
+        question = (
+            _first(chance, case, sex) if kind == "first" else _explains(chance, case, sex, unit)
+        )
+        if question is not None:
+            return question
     return _urgent(chance)
 
 
@@ -82,9 +84,9 @@ def _asked(chance: Chance, options: Sequence[str], right: str) -> tuple[tuple[st
     """Return the choices in an order that tells nothing, and the place of the right one."""
     left, mixed = list(options), []
     while left:
-        one = chance.choice(left)
-        left.remove(one)
-        mixed.append(one)
+        text = chance.choice(left)
+        left.remove(text)
+        mixed.append(text)
     return tuple(mixed), mixed.index(right)
 
 
@@ -161,15 +163,15 @@ def _gain(case: Case, row: FitRow, joint: Joint) -> float:
 
 def _urgent(chance: Chance) -> SetUpQuestion:
     """Ask which of some signs has to be seen to at once."""
-    urgent = [one for one in RED_FLAGS.values() if one.urgency == "urgent"]
-    others = [one for one in RED_FLAGS.values() if one.urgency != "urgent"]
+    urgent = [red_flag for red_flag in RED_FLAGS.values() if red_flag.urgency == "urgent"]
+    others = [red_flag for red_flag in RED_FLAGS.values() if red_flag.urgency != "urgent"]
     sign = chance.choice(urgent)
     asked = []
     for _ in range(MOST_OPTIONS - 1):
-        one = chance.choice([other for other in others if other not in asked])
-        asked.append(one)
-    options, right = _asked(chance, [one.label for one in (sign, *asked)], sign.label)
-    rest = "; ".join(f"{one.label}: {URGENCY[one.urgency].lower()}" for one in asked)
+        red_flag = chance.choice([other for other in others if other not in asked])
+        asked.append(red_flag)
+    options, right = _asked(chance, [red_flag.label for red_flag in (sign, *asked)], sign.label)
+    rest = "; ".join(f"{red_flag.label}: {URGENCY[red_flag.urgency].lower()}" for red_flag in asked)
     return SetUpQuestion(
         kind="urgent",
         sex=None,

@@ -97,7 +97,7 @@ def _cause(facts: Facts, id: MechanismId, members: Sequence[Finding]) -> Cause:
     minutes = _minutes(members)
     safety = any(member.safety for member in members)
     regions = {member.region for member in members if member.region}
-    felt = [one for one in facts.felt if one.load in regions]
+    felt = [discomfort for discomfort in facts.felt if discomfort.load in regions]
     return Cause(
         id=id,
         title=_title(facts, id, members),
@@ -105,8 +105,8 @@ def _cause(facts: Facts, id: MechanismId, members: Sequence[Finding]) -> Cause:
         minutes=minutes,
         severity=grade(minutes, safety=safety),
         safety=safety,
-        explains=tuple(one.text for one in felt),
-        strength=max((one.strength for one in felt), default=0.0),
+        explains=tuple(discomfort.text for discomfort in felt),
+        strength=max((discomfort.strength for discomfort in felt), default=0.0),
     )
 
 
@@ -136,24 +136,31 @@ def _title(facts: Facts, id: MechanismId, members: Sequence[Finding]) -> str:
     return say(str(names.pop())) if len(names) == 1 else MECHANISMS[id].label
 
 
-def _direction(found: Assessment, id: MechanismId) -> str | None:
+def _direction(assessment: Assessment, id: MechanismId) -> str | None:
     """Return the sentence for a mechanism whose direction can be told; None for the others."""
     if id == "feet":
-        knee = found.joint("knee")
-        if any(one.key == "feet" and one.state == "off" for one in found.conditions):
+        knee = assessment.joint("knee")
+        if any(
+            condition.key == "feet" and condition.state == "off"
+            for condition in assessment.conditions
+        ):
             return "cause.feet_hang"
         if knee is not None and knee.over is not None and knee.over < 0:
             return "cause.knees_high"
-        seat = found.setting("seat")
+        seat = assessment.setting("seat")
         if seat is None or not seat.excess:
             return None
         return "cause.seat_high" if seat.excess > 0 else "cause.seat_low"
     if id == "hands_height":
-        return _by_side(found.joint("elbow"), under="cause.keys_above", over="cause.keys_below")
+        return _by_side(
+            assessment.joint("elbow"), under="cause.keys_above", over="cause.keys_below"
+        )
     if id == "screen_height":
-        return _by_side(found.joint("neck"), under="cause.screen_below", over="cause.screen_above")
+        return _by_side(
+            assessment.joint("neck"), under="cause.screen_below", over="cause.screen_above"
+        )
     if id == "seeing":
-        distance = found.setting("distance")
+        distance = assessment.setting("distance")
         if distance is None or not distance.excess:
             return None
         return "cause.screen_far" if distance.excess > 0 else "cause.screen_near"

@@ -55,7 +55,9 @@ def with_load(
         part = f" × {share:g} of the time" if share != 1 else ""
         text = f"{hours:g}{NO_BREAK}h × 60{part} × {weight:.2g} off = {whole_minutes(minutes)}{NO_BREAK}min"
     region = region_of(joint, whole["region"])
-    felt = tuple(one.text for one in facts.felt if region and one.load == region)
+    felt = tuple(
+        discomfort.text for discomfort in facts.felt if region and discomfort.load == region
+    )
     worked_out = {
         "state": "off",
         "minutes": minutes,

@@ -70,8 +70,8 @@ class Facts:
     def changes(self) -> dict[Posture, dict[str, float | None]]:
         """The change that was worked out for each quantity of each posture, in its unit."""
         return {
-            one.posture: {row.key: row.change for row in one.rows}
-            for one in (self.result.seated, self.result.standing)
+            fit.posture: {row.key: row.change for row in fit.rows}
+            for fit in (self.result.seated, self.result.standing)
         }
 
     @cached_property
@@ -108,12 +108,12 @@ class Facts:
     @cached_property
     def felt(self) -> tuple[Discomfort, ...]:
         """Discomfort, the strongest first."""
-        found = []
+        discomforts = []
         for id, region in REGIONS.items():
             asked = fields.ask.discomfort[id]
             strength = self.record[asked.strength]
             if strength:
-                found.append(
+                discomforts.append(
                     Discomfort(
                         region=id,
                         label=region.label,
@@ -125,7 +125,7 @@ class Facts:
                         eases=self.record[asked.eases],
                     )
                 )
-        return tuple(sorted(found, key=lambda felt: -felt.strength))
+        return tuple(sorted(discomforts, key=lambda felt: -felt.strength))
 
     @cached_property
     def seen(self) -> dict[str, SeenHabit]:

@@ -37,8 +37,8 @@ def _keys_over_elbow(facts: Facts, assessed: Assessment) -> float | None:
     seat, surface = assessed.setting("seat"), assessed.setting("surface")
     if surface is None or surface.value is None:
         return None
-    at = seat.value if seat is not None else None
-    level = total(keys_terms(case.body, case, posture, at, SQUARE_DEG))
+    position = seat.value if seat is not None else None
+    level = total(keys_terms(case.body, case, posture, position, SQUARE_DEG))
     return surface.value + case.keyboard_thickness() - level
 
 
@@ -74,8 +74,8 @@ def _seat(facts: Facts, assessed: Assessment, state: SettingState) -> str | None
 def _top(facts: Facts, assessed: Assessment, state: SettingState) -> str | None:
     assert state.value is not None
     case, seat = _case(facts, assessed), assessed.setting("seat")
-    at = seat.value if seat is not None else None
-    eye = total(eye_height_terms(case.body, case, assessed.posture, at))
+    position = seat.value if seat is not None else None
+    eye = total(eye_height_terms(case.body, case, assessed.posture, position))
     apart, joint = state.value - eye, assessed.joint("neck")
     if state.quantity.key == "screen_top" and joint is not None and (joint.over or 0.0) * apart < 0:
         # below the eyes and yet too high, or the other way round: the rule or the lenses ask for more

@@ -49,22 +49,22 @@ def _all(facts: Facts) -> Iterator[Finding | None]:
 _RANK = {Severity.STRONG: 0, Severity.MARKED: 1, Severity.SLIGHT: 2, None: 3}
 
 
-def rank(found: Finding) -> tuple[bool, bool, int, float, float]:
+def rank(finding: Finding) -> tuple[bool, bool, int, float, float]:
     """Safety first, then what hurts, then severity and minutes."""
     return (
-        not found.safety,
-        not found.felt,
-        _RANK[found.severity],
-        -(found.minutes or 0.0),
-        -(found.over_deg or 0.0),
+        not finding.safety,
+        not finding.felt,
+        _RANK[finding.severity],
+        -(finding.minutes or 0.0),
+        -(finding.over_deg or 0.0),
     )
 
 
-def _decided(found: Finding, facts: Facts) -> Finding:
+def _decided(finding: Finding, facts: Facts) -> Finding:
     """Return a finding with what the practitioner said of it."""
-    asked, record = fields.work.finding(found.record_id), facts.record
+    asked, record = fields.work.finding(finding.record_id), facts.record
     verdict, words = record[asked.verdict], record[asked.words]
-    return replace(found, verdict=verdict, words=words, dismissed_for=record[asked.reason])
+    return replace(finding, verdict=verdict, words=words, dismissed_for=record[asked.reason])
 
 
 def _own(facts: Facts) -> list[Finding]:
@@ -109,9 +109,11 @@ def findings(facts: Facts) -> list[Finding]:
 
     """
     said = set(facts.record.members(fields.work.FINDINGS))
-    found = [one for one in _all(facts) if one is not None]
+    found = [finding for finding in _all(facts) if finding is not None]
     if said:
-        found = [_decided(one, facts) if one.record_id in said else one for one in found]
+        found = [
+            _decided(finding, facts) if finding.record_id in said else finding for finding in found
+        ]
     found += _own(facts)
-    off = sorted((one for one in found if one.state == "off"), key=rank)
-    return off + [one for one in found if one.state != "off"]
+    off = sorted((finding for finding in found if finding.state == "off"), key=rank)
+    return off + [finding for finding in found if finding.state != "off"]

@@ -19,7 +19,7 @@ def _photo_value(value: float, reading: Reading, unit: LengthUnit) -> str:
 
 def judge_angle(facts: Facts, rule: Angle, subject: str, photo: PhotoReading) -> Finding | None:
     """Return the finding of an angle of a photograph outside its band; None within it."""
-    reading = next((one for one in photo.readings if one.id == rule.reading), None)
+    reading = next((reading for reading in photo.readings if reading.id == rule.reading), None)
     if reading is None:
         return None
     view = VIEWS[photo.photo.view].lower()

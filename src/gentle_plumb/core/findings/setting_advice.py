@@ -63,7 +63,7 @@ def instruction_for(facts: Facts, state: SettingState, row: FitRow) -> tuple[str
 
 
 def _stop(row: FitRow) -> Limit | None:
-    return next((one for one in row.limits if one.kind in STOPS), None)
+    return next((limit for limit in row.limits if limit.kind in STOPS), None)
 
 
 def _how_far(facts: Facts, row: FitRow) -> dict[str, str]:
@@ -72,7 +72,7 @@ def _how_far(facts: Facts, row: FitRow) -> dict[str, str]:
     assert row.change is not None
     assert row.setting is not None
     verb = quantity.more if row.change > 0 else quantity.less
-    by, to = (say_amount(quantity, one, unit) for one in (abs(row.change), row.setting))
+    by, to = (say_amount(quantity, value, unit) for value in (abs(row.change), row.setting))
     return {"verb": verb, "by": by, "to": to}
 
 
@@ -100,7 +100,7 @@ def _move(facts: Facts, state: SettingState, row: FitRow) -> str:
     if row.change > 0:
         said = _feet_first(facts, row) + said
     short = abs(row.setting - row.target) > (DONE_MM if row.unit == "mm" else 1.0)
-    if any(one.kind == "inside" for one in row.limits):
+    if any(limit.kind == "inside" for limit in row.limits):
         said = f"{said.rstrip('.')}, inside its band and not on its end."
     if (follows := _eyes_move(facts, state, row)) is not None:
         return f"{said.rstrip('.')}: {follows}."
@@ -118,11 +118,11 @@ def _feet_first(facts: Facts, row: FitRow) -> str:
     if (rest.setting or 0.0) <= (rest.found or 0.0) + SAME_MM:
         return ""
     at = say_length(rest.setting or 0.0, facts.unit)
-    one = next((one for one in facts.added if one.slot == "feet"), None)
-    if one is None:
+    added = next((added for added in facts.added if added.slot == "feet"), None)
+    if added is None:
         return f"{say('feet.first_set', at=at)} "
-    if one.price == "nothing":
-        return f"{say('feet.first_here', what=f'{one.label[0].lower()}{one.label[1:]}')} "
+    if added.price == "nothing":
+        return f"{say('feet.first_here', what=f'{added.label[0].lower()}{added.label[1:]}')} "
     until = _seat_for_feet(facts)
     if until is None or until >= (row.setting or 0.0) - SAME_MM:
         return f"{say('feet.first', at=at)} "
@@ -172,7 +172,7 @@ def _support_first(facts: Facts, row: FitRow) -> _Support | None:
     """
     assert row.setting is not None
     assert row.target is not None
-    if row.target <= row.setting or not any(one.kind == "hangs" for one in row.limits):
+    if row.target <= row.setting or not any(limit.kind == "hangs" for limit in row.limits):
         return None
     if facts.result.row("seated", "footrest").setting:
         return None

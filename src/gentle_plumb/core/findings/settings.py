@@ -127,9 +127,9 @@ def _cause(
     """Return where it stands and what that does: by the body as found, else against its target."""
     assert state.value is not None
     assert state.target is not None
-    found = cause_as_found(facts, assessed, state)
-    if found is not None:
-        return say("setting.off_found", found=found, effect=effect, angle=angle)
+    text = cause_as_found(facts, assessed, state)
+    if text is not None:
+        return say("setting.off_found", found=text, effect=effect, angle=angle)
     quantity, unit = state.quantity, facts.unit
     apart = state.value - state.target
     straight = (
@@ -165,9 +165,9 @@ def _share(facts: Facts, quantity: Quantity) -> float:
     """Return how much of the time a screen is looked at; 1 for what is no screen beside others."""
     sides = facts.case.details.side_screens
     id = quantity.key.rpartition("_")[0]
-    if id not in {"screen", *(one.id for one in sides)} or (id == "screen" and not sides):
+    if id not in {"screen", *(side.id for side in sides)} or (id == "screen" and not sides):
         return 1.0
-    own = next((one for one in sides if one.id == id), None)
+    own = next((side for side in sides if side.id == id), None)
     if own is not None and own.share is not None:
         return own.share / 100
     use = own.use if own is not None else "main"

@@ -48,40 +48,40 @@ def strain_by_region(findings: Iterable[Finding]) -> tuple[Strain, ...]:
 
     """
     by_joint: dict[tuple[str, str, str], list[Finding]] = {}
-    for found in findings:
-        if found.state != "off" or not found.joint or found.minutes is None:
+    for finding in findings:
+        if finding.state != "off" or not finding.joint or finding.minutes is None:
             continue
-        if found.over_deg is None or found.verdict == "dismissed":
+        if finding.over_deg is None or finding.verdict == "dismissed":
             continue
-        region = region_of(found.joint, found.region)
-        by_joint.setdefault((region, found.joint, found.posture), []).append(found)
+        region = region_of(finding.joint, finding.region)
+        by_joint.setdefault((region, finding.joint, finding.posture), []).append(finding)
     parts: dict[str, list[StrainPart]] = {}
     felt: dict[str, tuple[str, ...]] = {}
     for (region, joint, posture), members in by_joint.items():
-        members.sort(key=lambda one: -(one.minutes or 0.0))
+        members.sort(key=lambda finding: -(finding.minutes or 0.0))
         felt.setdefault(region, members[0].felt)
         parts.setdefault(region, []).extend(
             StrainPart(
                 joint=joint,
                 posture=posture,
-                title=one.title,
-                minutes=one.minutes or 0.0,
-                sum=one.sum or "",
+                title=finding.title,
+                minutes=finding.minutes or 0.0,
+                sum=finding.sum or "",
                 counted=index == 0,
             )
-            for index, one in enumerate(members)
+            for index, finding in enumerate(members)
         )
     regions = [
         Strain(
             region=region,
             label=REGIONS.get(region, region),
-            parts=tuple(found),
-            minutes=sum(whole_minutes(part.minutes) for part in found if part.counted),
+            parts=tuple(strain_parts),
+            minutes=sum(whole_minutes(part.minutes) for part in strain_parts if part.counted),
             felt=felt.get(region, ()),
         )
-        for region, found in parts.items()
+        for region, strain_parts in parts.items()
     ]
-    return tuple(sorted(regions, key=lambda one: -one.minutes))
+    return tuple(sorted(regions, key=lambda strain: -strain.minutes))
 
 
 def region_of(joint: str, region: str) -> str:

@@ -94,7 +94,7 @@ def _slope(case: Case, posture: Posture, seat: float | None, surface: float | No
     if span is None:
         return 0.0
     bare = Settings(seat=seat, surface=surface, slope=0.0)
-    elbow = next(one for one in joints_of(case, bare, posture) if one.joint == "elbow")
+    elbow = next(joint for joint in joints_of(case, bare, posture) if joint.joint == "elbow")
     return span.clamp(90 - elbow.angle) if elbow.angle is not None else None
 
 

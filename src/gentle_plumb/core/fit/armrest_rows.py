@@ -64,8 +64,8 @@ def armrest_row(case: Case, seat: float | None, surface: float | None) -> FitRow
     if chair.armrest.low <= highest + SAME_MM:
         under = chair.armrest.within(chair.armrest.low, highest)
         return set_row(row, highest if under is None else under, [meets])
-    at = chair.armrest.low
-    return _with_remedy(case, set_row(row, at), "meets", setting=at)
+    position = chair.armrest.low
+    return _with_remedy(case, set_row(row, position), "meets", setting=position)
 
 
 def _highest(case: Case, seat: float | None, surface: float | None) -> float | None:
@@ -86,10 +86,10 @@ def _with_remedy(case: Case, row: FitRow, because: str, *, setting: float | None
     elif because == "unused" and chair.armrests == ArmrestKind.ADJUSTABLE:
         remedy = "lower"
     kept_there = setting if remedy == "keep_off" else None
-    made = set_row(row, kept_there, row.limits)
+    fit_row = set_row(row, kept_there, row.limits)
     fixed = chair.armrests == ArmrestKind.FIXED and because != "unused"
     why = say(f"armrest.{because}_fixed" if fixed else f"armrest.{because}")
-    return made.but(remedy=remedy, reason=f"{why} {say(f'armrest.{remedy}{steady}')}")
+    return fit_row.but(remedy=remedy, reason=f"{why} {say(f'armrest.{remedy}{steady}')}")
 
 
 def armrest_gap_row(case: Case) -> FitRow:
@@ -99,15 +99,15 @@ def armrest_gap_row(case: Case) -> FitRow:
         source="house-armrest",
         why="Under the elbows where the arms hang, so that they need not move out to be supported.",
     )
-    chair, found = case.workstation.chair, case.found_seated.armrest_gap
+    chair, value = case.workstation.chair, case.found_seated.armrest_gap
     if case.seat_stays:
-        return row_by_reason(subject, found, seat_stays(case))
+        return row_by_reason(subject, value, seat_stays(case))
     if chair.armrests == ArmrestKind.NONE:
-        return row_by_reason(subject, found, say("armrest.none"))
+        return row_by_reason(subject, value, say("armrest.none"))
     if case.policy.armrest_use == "off":
-        return row_by_reason(subject, found, say("armrest.unused"))
-    if found is None and chair.armrest_gap is None:
-        return row_by_reason(subject, found, say("armrest.gap_unknown"))
+        return row_by_reason(subject, value, say("armrest.unused"))
+    if value is None and chair.armrest_gap is None:
+        return row_by_reason(subject, value, say("armrest.gap_unknown"))
     row = target_row(
         case,
         subject,
@@ -116,6 +116,6 @@ def armrest_gap_row(case: Case) -> FitRow:
             Term(label="inside the shoulders", value=-ARMREST_GAP_INSIDE_MM),
         ),
         lambda target: (target - ARMREST_GAP_BAND_MM, target + ARMREST_GAP_BAND_MM),
-        found=found,
+        found=value,
     )
     return kept(case, ranged_row(row, "armrest_gap", chair.armrest_gap), "armrest_gap")

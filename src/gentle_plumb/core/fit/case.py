@@ -158,7 +158,7 @@ class Case:
 
 
 def hung_on_wall(
-    station: Workstation, found: Settings, found_standing: Settings | None = None
+    station: Workstation, settings: Settings, found_standing: Settings | None = None
 ) -> Workstation:
     """Return the pieces with a screen on a wall at its heights over the floor.
 
@@ -168,16 +168,16 @@ def hung_on_wall(
     screen, lift = station.screen, station.screen.top_above_surface
     if not screen.on_wall:
         return station
-    at = found.screen_top
-    if at is None and found_standing is not None:
-        at = found_standing.screen_top
-    span = Span(low=at, high=at) if at is not None else None
-    if lift is not None and found.surface is not None and (span is None or not lift.fixed):
-        span = lift.shifted(found.surface)
+    position = settings.screen_top
+    if position is None and found_standing is not None:
+        position = found_standing.screen_top
+    span = Span(low=position, high=position) if position is not None else None
+    if lift is not None and settings.surface is not None and (span is None or not lift.fixed):
+        span = lift.shifted(settings.surface)
     return replace(station, screen=replace(screen, on_wall_at=span))
 
 
-def with_declared(found: Settings, station: Workstation) -> tuple[Settings, frozenset[str]]:
+def with_declared(settings: Settings, station: Workstation) -> tuple[Settings, frozenset[str]]:
     """Return what was found with what fixed pieces tell of themselves, and the keys of the latter.
 
     A piece with one place stands there, whether anybody held the tape to it or not. A wheelchair's
@@ -185,7 +185,7 @@ def with_declared(found: Settings, station: Workstation) -> tuple[Settings, froz
     """
     chair, desk = station.chair, station.desk
     if chair.kind == ChairKind.WHEELCHAIR:
-        return found, frozenset()
+        return settings, frozenset()
     spans = {
         "seat": chair.seat,
         "seat_depth": chair.depth,
@@ -197,5 +197,5 @@ def with_declared(found: Settings, station: Workstation) -> tuple[Settings, froz
         "surface": desk.surface,
     }
     said = {key: span.low for key, span in spans.items() if span is not None and span.fixed}
-    told = {key: value for key, value in said.items() if found.get(key) is None}
-    return found.over(Settings(**told)), frozenset(told)
+    told = {key: value for key, value in said.items() if settings.get(key) is None}
+    return settings.over(Settings(**told)), frozenset(told)

@@ -57,16 +57,16 @@ def seat_depth_row(case: Case) -> FitRow:
         half = gap(case.body, (policy.knee_gap_high - policy.knee_gap_low) / 2)
         return target - half, target + half
 
-    chair, found = case.workstation.chair, case.found_seated.seat_depth
+    chair, value = case.workstation.chair, case.found_seated.seat_depth
     if case.seat_stays:
-        return row_by_reason(subject, found, seat_stays(case), None)
+        return row_by_reason(subject, value, seat_stays(case), None)
     if chair.backless:
-        return row_by_reason(subject, found, NO_BACKREST)
-    row = target_row(case, subject, terms, ends, found=found)
+        return row_by_reason(subject, value, NO_BACKREST)
+    row = target_row(case, subject, terms, ends, found=value)
     if not chair.behind_back:
         return kept(case, ranged_row(row, "seat_depth", chair.depth), "seat_depth")
-    made = ranged_row(row, "seat_depth", chair.usable_depth)
-    return made.but(note=say("seat_depth.before_insert"))
+    fit_row = ranged_row(row, "seat_depth", chair.usable_depth)
+    return fit_row.but(note=say("seat_depth.before_insert"))
 
 
 def lumbar_row(case: Case) -> FitRow:
@@ -77,13 +77,13 @@ def lumbar_row(case: Case) -> FitRow:
         source="house-lumbar",
         why="The support meets the lumbar curve; check again after changing the recline.",
     )
-    chair, found = case.workstation.chair, case.found_seated.lumbar
+    chair, value = case.workstation.chair, case.found_seated.lumbar
     if case.seat_stays:
-        return row_by_reason(subject, found, seat_stays(case), None)
+        return row_by_reason(subject, value, seat_stays(case), None)
     if chair.backless:
-        return row_by_reason(subject, found, NO_BACKREST)
+        return row_by_reason(subject, value, NO_BACKREST)
     if chair.supports_back is False and not chair.behind_back:
-        return row_by_reason(subject, found, say("lumbar.none"))
+        return row_by_reason(subject, value, say("lumbar.none"))
     row = target_row(
         case,
         subject,
@@ -94,8 +94,8 @@ def lumbar_row(case: Case) -> FitRow:
         lambda target: (target - LUMBAR_BAND_MM, target + LUMBAR_BAND_MM),
         found=case.found_seated.lumbar,
     )
-    made = kept(case, ranged_row(row, "lumbar", chair.lumbar), "lumbar")
-    return made.but(note=_step_of(chair.lumbar, made.setting)) if chair.lumbar else made
+    fit_row = kept(case, ranged_row(row, "lumbar", chair.lumbar), "lumbar")
+    return fit_row.but(note=_step_of(chair.lumbar, fit_row.setting)) if chair.lumbar else fit_row
 
 
 def _step_of(span: Span, setting: float | None) -> str:
@@ -145,8 +145,8 @@ def as_it_will_lean(case: Case) -> Case:
     """Return the case with its back leaning as the backrest will be set: as it was found, where that holds."""
     if case.seat_stays or case.workstation.chair.backless:
         return case
-    at = backrest_row(replace(case, uncertain=False)).setting
-    return case if at is None else leaning_at(case, at)
+    position = backrest_row(replace(case, uncertain=False)).setting
+    return case if position is None else leaning_at(case, position)
 
 
 SLOPE_BAND_DEG = 2.0
@@ -160,18 +160,18 @@ def seat_slope_row(case: Case) -> FitRow:
         source="house-chain",
         why="The pan slopes with the thighs, so that its front edge does not press on them.",
     )
-    chair, found = case.workstation.chair, case.found_seated.seat_slope
+    chair, value = case.workstation.chair, case.found_seated.seat_slope
     if case.seat_stays:
-        return row_by_reason(subject, found, seat_stays(case))
+        return row_by_reason(subject, value, seat_stays(case))
     if chair.kind == ChairKind.SADDLE:
-        return row_by_reason(subject, found, say("seat_slope.saddle"))
-    if chair.slope is None and found is None and not case.thigh_slope:
-        return row_by_reason(subject, found, say("seat_slope.unknown"))
+        return row_by_reason(subject, value, say("seat_slope.saddle"))
+    if chair.slope is None and value is None and not case.thigh_slope:
+        return row_by_reason(subject, value, say("seat_slope.unknown"))
     row = target_row(
         case,
         subject,
         lambda _: (Term(label="slope of the thighs", value=case.thigh_slope),),
         lambda target: (target - SLOPE_BAND_DEG, target + SLOPE_BAND_DEG),
-        found=found,
+        found=value,
     )
     return kept(case, ranged_row(row, "seat_slope", chair.slope), "seat_slope")

@@ -46,7 +46,7 @@ def _check(case: Case, row: FitRow, rows: Sequence[FitRow]) -> str:
     if row.key == "keys_midline" and case.person.only_hand is not None:
         return ONE_HAND
     tested_by = ARM_TERMS if row.key == "distance" else {"as the main screen"}
-    if row.key.endswith("distance") and any(one.label not in tested_by for one in row.terms):
+    if row.key.endswith("distance") and any(term.label not in tested_by for term in row.terms):
         return BY_READING
     if row.setting is not None and judged_excess(row.setting, row.low, row.high):
         return quantity.check_outside or quantity.check
@@ -57,7 +57,7 @@ def _seat_check(case: Case, rows: Sequence[FitRow]) -> str:
     """Return the test of a seat that feet flat on the floor can't be, or is not all there is to it; else nothing."""
     if case.legs_forward:
         return LEG_FORWARD
-    rest = next((one for one in rows if one.key == "footrest"), None)
+    rest = next((row for row in rows if row.key == "footrest"), None)
     if rest is not None and rest.setting:
         return ON_A_SUPPORT
     return ON_A_SADDLE if case.workstation.chair.kind == ChairKind.SADDLE else ""

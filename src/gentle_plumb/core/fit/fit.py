@@ -68,7 +68,7 @@ def _posture(
     rows += hand_rows(case, posture, seat, surface, joints["elbow"])
     found = case.found_seated if seated else case.found_standing
     joints_found = _joints_found(case, found, posture)
-    bent = next((one for one in joints_found if one.joint == "wrist"), None)
+    bent = next((joint for joint in joints_found if joint.joint == "wrist"), None)
     slope = slope_row(case, posture, joints["elbow"], (bent, joints.get("wrist")))
     rows += [slope] if slope is not None else []
     if seated:
@@ -102,12 +102,12 @@ def _posture(
 
 def _ended_by_chair(case: Case, row: FitRow, real: Solution | None, overrule: Settings) -> FitRow:
     """Return the seat's row without the chair's end where that is not what decides."""
-    ends = [one for one in row.limits if one.kind in RANGE_ENDS]
+    ends = [limit for limit in row.limits if limit.kind in RANGE_ENDS]
     if not ends or real is None or row.target is None or overrule.seat is not None:
         return row
     if ends_at_the_chair(case, overrule, real, row.target):
         return row
-    others = [one for one in row.limits if one.kind not in RANGE_ENDS]
+    others = [limit for limit in row.limits if limit.kind not in RANGE_ENDS]
     return row.but(limits=tuple(others or chosen(row, real.seat, "chair")))
 
 

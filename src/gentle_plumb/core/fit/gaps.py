@@ -131,11 +131,11 @@ class Gaps:
             over, apart = gaze_over(self._model, seat, seat + gap)
             return round(over, COST_DECIMALS), round(apart, COST_DECIMALS)
         key = gap if self._by_gap else seat
-        found = self._gaze.get(key)
-        if found is None:
+        result = self._gaze.get(key)
+        if result is None:
             over, apart = gaze_over(self._model, *((0.0, gap) if self._by_gap else (seat, 0.0)))
-            found = self._gaze[key] = round(over, COST_DECIMALS), round(apart, COST_DECIMALS)
-        return found
+            result = self._gaze[key] = round(over, COST_DECIMALS), round(apart, COST_DECIMALS)
+        return result
 
     def legs(self, seat: float) -> tuple[float, float]:
         """Mm the feet lack of a support, degrees of knee and hip."""

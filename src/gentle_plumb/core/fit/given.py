@@ -46,7 +46,7 @@ class Given:
     @property
     def nothing(self) -> bool:
         """Whether nothing stands yet."""
-        return all(one == Settings() for one in (*self.placed, *self.alone))
+        return all(settings == Settings() for settings in (*self.placed, *self.alone))
 
     @property
     def all(self) -> Both:
@@ -55,7 +55,7 @@ class Given:
 
     def has(self, key: str) -> bool:
         """Whether a quantity stands in either posture."""
-        return any(one.get(key) is not None for one in self.all)
+        return any(settings.get(key) is not None for settings in self.all)
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -78,15 +78,17 @@ def _over(first: Both, then: Both) -> Both:
 
 def _only(settings: Both, keys: frozenset[str]) -> Both:
     seated, standing = (
-        Settings(**{key: value for key in keys if (value := one.get(key)) is not None})
-        for one in settings
+        Settings(**{key: value for key in keys if (value := setting.get(key)) is not None})
+        for setting in settings
     )
     return seated, standing
 
 
 def _without(settings: Both, key: str) -> Both:
     cleared = {key: None}
-    seated, standing = (replace(one, **cleared) if hasattr(one, key) else one for one in settings)
+    seated, standing = (
+        replace(setting, **cleared) if hasattr(setting, key) else setting for setting in settings
+    )
     return seated, standing
 
 
@@ -122,12 +124,12 @@ def fit_given(case: Case, *, own: Both, given: Given, meant: Case | None = None)
         alone[key] = _fit(rests_on, _over(own, before), before[0].backrest)
     stands = _as_possible(case, whole, plain)
 
-    def row(one: FitRow) -> FitRow:
-        settled = given.all[0 if one.posture == "seated" else 1].get(one.key)
+    def row(fit_row: FitRow) -> FitRow:
+        settled = given.all[0 if fit_row.posture == "seated" else 1].get(fit_row.key)
         if settled is None:
-            return one
-        rows = alone.get(one.key, beside).of(one.posture).rows
-        return next((row for row in rows if row.key == one.key), one)
+            return fit_row
+        rows = alone.get(fit_row.key, beside).of(fit_row.posture).rows
+        return next((row for row in rows if row.key == fit_row.key), fit_row)
 
     result = replace(stands, seated=_rows(stands.seated, row), standing=_rows(stands.standing, row))
     return GivenFit(result=result, stands=stands, plain=plain)
@@ -139,7 +141,7 @@ def _fit(case: Case, held: Both, backrest: float | None) -> FitResult:
 
 
 def _rows(posture: PostureFit, row: Callable[[FitRow], FitRow]) -> PostureFit:
-    return replace(posture, rows=tuple(row(one) for one in posture.rows))
+    return replace(posture, rows=tuple(row(fit_row) for fit_row in posture.rows))
 
 
 def _as_possible(case: Case, whole: FitResult, plain: FitResult) -> FitResult:

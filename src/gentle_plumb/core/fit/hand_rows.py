@@ -188,7 +188,7 @@ def slope_row(
     tilts = case.workstation.desk.tilt is not None
     if not tilts and not any(bent):
         return None
-    found = (
+    value = (
         settings.slope if settings.slope is not None or tilts else case.workstation.keyboard.slope
     )
     subject = about(
@@ -205,7 +205,7 @@ def slope_row(
 
     band = JOINT_BANDS["wrist"]
     row = target_row(
-        case, subject, terms, lambda target: (target + band.low, target + band.high), found=found
+        case, subject, terms, lambda target: (target + band.low, target + band.high), found=value
     )
     if bent[0]:
         row = row.but(status="off", reason=None)

@@ -194,28 +194,28 @@ def joints_of(
         case = case.standing()
     elif settings.backrest is not None:
         case = leaning_at(case, settings.backrest)
-    found = [
+    joints = [
         _joint("elbow", case.policy.elbow_band, lambda: _elbow(case, settings, seated)),
         _joint("wrist", JOINT_BANDS["wrist"], lambda: _wrist(case, settings, seated)),
     ]
     if seated:
         upright = 90 + case.recline()
-        found += [
+        joints += [
             _joint("shoulder", JOINT_BANDS["shoulder"], lambda: _shoulder(case, settings)),
             _joint("hip", hip_band(case), lambda: upright + thigh_slope(case, settings)),
             _joint("knee", knee_band(case), lambda: _knee(case, settings)),
         ]
-    found.append(_joint("upper_arm", JOINT_BANDS["upper_arm"], lambda: _upper_arm(case, settings)))
+    joints.append(_joint("upper_arm", JOINT_BANDS["upper_arm"], lambda: _upper_arm(case, settings)))
     if seated:
         band = JOINT_BANDS["upper_arm_keys"]
-        found.append(_joint("upper_arm_keys", band, lambda: _upper_arm_keys(case, settings)))
+        joints.append(_joint("upper_arm_keys", band, lambda: _upper_arm_keys(case, settings)))
     distance = settings.distance if settings.distance is not None else USUAL_DISTANCE_MM
     try:
         band = neck_band(case, distance)
     except MissingInput as missing:
         reason = missing.reason
         return (
-            *found,
+            *joints,
             Joint(
                 joint="neck",
                 label=JOINTS["neck"].label,
@@ -226,5 +226,5 @@ def joints_of(
                 reason=reason,
             ),
         )
-    found.append(_joint("neck", band, lambda: _gaze_top(case, settings, seated)))
-    return tuple(found)
+    joints.append(_joint("neck", band, lambda: _gaze_top(case, settings, seated)))
+    return tuple(joints)

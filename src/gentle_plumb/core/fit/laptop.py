@@ -49,14 +49,14 @@ def laptop_turns(case: Case) -> tuple[Turn, ...]:
         model = Lengths.of(case, "seated").model(case.workstation)
     except MissingInput:
         return ()
-    found = solve_pair(case, whole=False).seated
-    if found is None or model.eye is None or model.lift is None:
+    solution = solve_pair(case, whole=False).seated
+    if solution is None or model.eye is None or model.lift is None:
         return ()
-    here = hold(model, seat=found.seat, surface=found.surface)
-    gap = found.surface - found.seat
-    eye = found.seat + model.eye
+    here = hold(model, seat=solution.seat, surface=solution.surface)
+    gap = solution.surface - solution.seat
+    eye = solution.seat + model.eye
     want = eye + model.top_target
-    up = min(MOST_RAISED_MM, max(0.0, want - (found.surface + model.lift.high)))
+    up = min(MOST_RAISED_MM, max(0.0, want - (solution.surface + model.lift.high)))
     lifted = replace(here, lift=model.lift.shifted(up))
 
     def hours(tasks: tuple[str, ...]) -> float:
@@ -69,7 +69,7 @@ def laptop_turns(case: Case) -> tuple[Turn, ...]:
             tasks=LOW_TASKS,
             hours=hours(LOW_TASKS),
             raise_mm=0.0,
-            neck=best_top(here, found.seat, found.surface)[0],
+            neck=best_top(here, solution.seat, solution.surface)[0],
             elbow=elbow_over(model, gap)[0],
             spell_min=LOW_SPELL_MIN,
         ),
@@ -79,7 +79,7 @@ def laptop_turns(case: Case) -> tuple[Turn, ...]:
             tasks=RAISED_TASKS,
             hours=hours(RAISED_TASKS),
             raise_mm=up,
-            neck=best_top(lifted, found.seat, found.surface)[0],
+            neck=best_top(lifted, solution.seat, solution.surface)[0],
             elbow=None,
             spell_min=RAISED_SPELL_MIN,
         ),

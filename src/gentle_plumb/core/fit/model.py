@@ -136,7 +136,7 @@ class Lengths:
         need, under = None, desk.underside
         if seated and not free:
             rests = armrest_need(station)
-            needs = [one for one in (self.thigh_need, rests) if one is not None]
+            needs = [value for value in (self.thigh_need, rests) if value is not None]
             need = max(needs) if needs else None
         return SearchModel(
             elbow=self.elbow,
@@ -175,16 +175,16 @@ class Lengths:
 
 def own_seat_span(case: Case) -> Span:
     """Where a wheelchair's seat is and stays; raises MissingInput where nobody measured it."""
-    at, span = case.found_seated.seat, case.workstation.chair.seat
-    if at is None and span is not None and span.fixed:
-        at = span.low
-    if at is None:
+    position, span = case.found_seated.seat, case.workstation.chair.seat
+    if position is None and span is not None and span.fixed:
+        position = span.low
+    if position is None:
         raise MissingInput(
             "seat",
             "The wheelchair's seat is not measured: it is never moved, and "
             "everything else comes to it.",
         )
-    return Span(low=at, high=at)
+    return Span(low=position, high=position)
 
 
 def armrest_need(station: Workstation) -> float | None:

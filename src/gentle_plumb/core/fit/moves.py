@@ -30,7 +30,7 @@ def moves_between(case: Case, seated: PostureFit, standing: PostureFit) -> tuple
     low, high = seated.setting("surface"), standing.setting("surface")
     if low is None or high is None:
         return ()
-    found = [
+    moves = [
         Move(
             piece="surface",
             label="Keyboard surface"
@@ -46,7 +46,7 @@ def moves_between(case: Case, seated: PostureFit, standing: PostureFit) -> tuple
         over = (top, top_up) if apart else (top - low, top_up - high)
         riser = riser_at(case, over)
         if riser:
-            found.append(
+            moves.append(
                 Move(
                     piece="riser",
                     label="Under the screen",
@@ -59,7 +59,7 @@ def moves_between(case: Case, seated: PostureFit, standing: PostureFit) -> tuple
             over = over[0], over[1] - riser
         if abs(over[1] - over[0]) > SAME_MM:
             label = "Screen top over the floor" if apart else "Top of screen above the desk"
-            found.append(
+            moves.append(
                 Move(
                     piece="screen",
                     label=label,
@@ -70,10 +70,10 @@ def moves_between(case: Case, seated: PostureFit, standing: PostureFit) -> tuple
             )
     far = seated.setting("distance"), standing.setting("distance")
     if far[0] is not None and far[1] is not None and abs(far[0] - far[1]) > SAME_MM:
-        found.append(Move(piece="distance", label="Eye to screen", seated=far[0], standing=far[1]))
+        moves.append(Move(piece="distance", label="Eye to screen", seated=far[0], standing=far[1]))
     slopes = seated.setting("slope"), standing.setting("slope")
     if slopes[0] is not None and slopes[1] is not None and abs(slopes[0] - slopes[1]) > 1:
-        found.append(
+        moves.append(
             Move(
                 piece="slope",
                 label="Keyboard slope",
@@ -81,18 +81,18 @@ def moves_between(case: Case, seated: PostureFit, standing: PostureFit) -> tuple
                 to_sit=f"{slopes[0]:.0f}° seated",
             )
         )
-    found.append(Move(piece="chair", label="Chair", to_stand=CHAIR_AWAY, to_sit=CHAIR_BACK))
+    moves.append(Move(piece="chair", label="Chair", to_stand=CHAIR_AWAY, to_sit=CHAIR_BACK))
     if case.mat:
-        found.append(Move(piece="mat", label="Mat", to_stand=MAT_DOWN, to_sit=MAT_AWAY))
+        moves.append(Move(piece="mat", label="Mat", to_stand=MAT_DOWN, to_sit=MAT_AWAY))
     if (
         case.shoe_seated is not None
         and case.shoe_standing is not None
         and abs(case.shoe_seated - case.shoe_standing) > 10
     ):
-        found.append(
+        moves.append(
             Move(piece="shoes", label="Shoes", seated=case.shoe_seated, standing=case.shoe_standing)
         )
-    return tuple(found)
+    return tuple(moves)
 
 
 def riser_at(case: Case, over: tuple[float, float]) -> float:

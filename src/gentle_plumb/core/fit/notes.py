@@ -34,7 +34,7 @@ def why_not_at_this_desk(case: Case, rows: Sequence[FitRow], unit: LengthUnit) -
         )
     for key in ("surface", "screen_top"):
         row = next(row for row in rows if row.key == key)
-        binding = next((one for one in row.limits if one.kind in RANGE_ENDS), None)
+        binding = next((limit for limit in row.limits if limit.kind in RANGE_ENDS), None)
         outside = row.setting is not None and (
             (row.low is not None and row.setting < row.low - SAME_MM)
             or (row.high is not None and row.setting > row.high + SAME_MM)
@@ -100,9 +100,11 @@ def notes_in(case: Case, result: FitResult, unit: LengthUnit) -> tuple[str, ...]
     if blurred > SAME_MM:
         notes.append(_glasses_decide(case, blurred, unit))
     notes += [
-        say("item.assumed", label=one.label, at=format_length(one.thickness, unit, with_unit=True))
-        for one in case.workstation.items
-        if one.assumed
+        say(
+            "item.assumed", label=item.label, at=format_length(item.thickness, unit, with_unit=True)
+        )
+        for item in case.workstation.items
+        if item.assumed
     ]
     away = (
         0.0
@@ -113,7 +115,7 @@ def notes_in(case: Case, result: FitResult, unit: LengthUnit) -> tuple[str, ...]
         at = format_length(away, unit, with_unit=True)
         notes.append(say("armrest.away", at=at))
     least, far = case.policy.least_distance, result.row("seated", "distance")
-    shallow = any(one.kind == "shallow" for one in far.limits)
+    shallow = any(limit.kind == "shallow" for limit in far.limits)
     if depth is not None and shallow and far.setting is not None and far.setting <= least + SAME_MM:
         notes.append(
             "The desk is too shallow even for the nearest picture, "
@@ -161,8 +163,8 @@ def notes_of(case: Case, pair: Pair) -> tuple[str, ...]:
         notes.append("Space at the desk edge not checked: abdominal depth not measured.")
     notes += [
         say("screen.more_than_main", number=str(number))
-        for number, one in enumerate(case.details.side_screens, start=2)
-        if one.share is not None and one.share > MOST_SIDE_PERCENT
+        for number, side_screen in enumerate(case.details.side_screens, start=2)
+        if side_screen.share is not None and side_screen.share > MOST_SIDE_PERCENT
     ]
     if real is not None and station.feet is None and not case.seat_stays:
         notes.append("Footrest not recorded: worked out without one.")

@@ -9,7 +9,7 @@ from .case import Case
 from .model import fixed_surface
 from .result import FitResult, FitRow
 
-NEEDED_ROWS = frozenset(one.key for one in QUANTITIES.values() if one.needed)
+NEEDED_ROWS = frozenset(quantity.key for quantity in QUANTITIES.values() if quantity.needed)
 """Rows without which nothing is worked out."""
 
 
@@ -43,25 +43,25 @@ def _steps(rows: Sequence[FitRow], place: Callable[[Quantity], int]) -> list[Fit
         for row in rows
         if row.remedy or (row.setting is not None and not _joined(row) and _worth_a_step(row))
     ]
-    return [row for at, row in sorted(found, key=lambda pair: pair[0]) if at]
+    return [row for index, row in sorted(found, key=lambda pair: pair[0]) if index]
 
 
 def by_eye(result: FitResult) -> bool:
     """Whether no height can be told: nothing of the body is measured, and nothing estimated."""
     heights = [result.row("seated", key) for key in ("seat", "surface", "screen_top")]
-    return all(one.setting is None for one in (*heights, result.row("standing", "surface")))
+    return all(height.setting is None for height in (*heights, result.row("standing", "surface")))
 
 
 def _by_eye(case: Case, rows: Sequence[FitRow], place: Callable[[Quantity], int]) -> list[FitRow]:
     """Return what is set by eye, in its order; a client's own seating is left alone."""
     chair = {"seat", "footrest", "seat_depth", "lumbar", "armrest"}
-    found = [
+    fit_rows = [
         row
         for row in rows
         if QUANTITIES[row.key].own_number and not (case.seat_stays and row.key in chair)
     ]
-    found.sort(key=lambda row: place(QUANTITIES[row.key]))
-    return [row for row in found if place(QUANTITIES[row.key])]
+    fit_rows.sort(key=lambda row: place(QUANTITIES[row.key]))
+    return [row for row in fit_rows if place(QUANTITIES[row.key])]
 
 
 def _worth_a_step(row: FitRow) -> bool:

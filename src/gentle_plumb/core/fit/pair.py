@@ -52,7 +52,7 @@ def ends_at_the_chair(case: Case, overrule: Settings, best: Solution, target: fl
     return search(hold(model, seat=further)).rank < best.rank
 
 
-def _held(model: SearchModel, found: Settings) -> Iterator[SearchModel]:
+def _held(model: SearchModel, settings: Settings) -> Iterator[SearchModel]:
     """The model with what was found held, the most first; only what the pieces can be set to."""
 
     def there(span: Span | None, value: float | None) -> bool:
@@ -60,25 +60,25 @@ def _held(model: SearchModel, found: Settings) -> Iterator[SearchModel]:
             return False
         return span is None or span.low - SAME_MM <= value <= span.high + SAME_MM
 
-    seat = model.legs is not None and there(model.seat, found.seat)
-    surface = there(model.surface, found.surface)
+    seat = model.legs is not None and there(model.seat, settings.seat)
+    surface = there(model.surface, settings.surface)
     if seat and surface:
-        yield hold(model, seat=found.seat, surface=found.surface)
+        yield hold(model, seat=settings.seat, surface=settings.surface)
     if seat:
-        yield hold(model, seat=found.seat)
+        yield hold(model, seat=settings.seat)
     if surface:
-        yield hold(model, surface=found.surface)
+        yield hold(model, surface=settings.surface)
 
 
 def solve_posture(
-    model: SearchModel, found: Settings, *, keep: bool, low: bool = False
+    model: SearchModel, settings: Settings, *, keep: bool, low: bool = False
 ) -> Solution:
     """The optimum, with as many pieces left as they were found as it allows.
 
     Parameters
     ----------
     model : SearchModel
-    found : Settings
+    settings : Settings
         As found.
     keep : bool
         Whether what serves as well is left.
@@ -87,7 +87,7 @@ def solve_posture(
 
     """
     best = search(model)
-    for held in _held(model, found) if keep else ():
+    for held in _held(model, settings) if keep else ():
         other = search(held)
         if low and other.seat > best.seat + SAME_MM:
             continue
@@ -96,22 +96,22 @@ def solve_posture(
     return best
 
 
-def _tops(model: SearchModel, found: Solution) -> tuple[float, ...] | Span:
+def _tops(model: SearchModel, solution: Solution) -> tuple[float, ...] | Span:
     """Every top that costs no more than the best one: a range, or single places."""
     assert model.eye is not None
-    assert found.top is not None
-    span = model.tops if model.lift is None else model.lift.shifted(found.surface)
+    assert solution.top is not None
+    span = model.tops if model.lift is None else model.lift.shifted(solution.surface)
     band = model.top_band
-    low, high = model.eye + found.seat + band.low, model.eye + found.seat + band.high
-    if best_top(model, found.seat, found.surface)[0] > 0:
-        return (found.top,)
+    low, high = model.eye + solution.seat + band.low, model.eye + solution.seat + band.high
+    if best_top(model, solution.seat, solution.surface)[0] > 0:
+        return (solution.top,)
     if span is None:
         return Span(low=low, high=high)
     places = span.places()
     if places is not None:
         return tuple(place for place in places if low - ROUNDING <= place <= high + ROUNDING)
     low, high = max(low, span.low), min(high, span.high)
-    return Span(low=low, high=high) if low <= high else (found.top,)
+    return Span(low=low, high=high) if low <= high else (solution.top,)
 
 
 def _near(tops: tuple[float, ...] | Span, want: float) -> float:
@@ -124,12 +124,12 @@ def _ends(tops: tuple[float, ...] | Span) -> tuple[float, ...]:
     return (tops.low, tops.high) if isinstance(tops, Span) else tops
 
 
-def _kept(tops: tuple[float, ...] | Span, found: float | None) -> float | None:
+def _kept(tops: tuple[float, ...] | Span, value: float | None) -> float | None:
     """The top as found, where it is among those that cost nothing."""
-    if found is None:
+    if value is None:
         return None
-    near = _near(tops, found)
-    return found if abs(near - found) <= SAME_MM else None
+    near = _near(tops, value)
+    return value if abs(near - value) <= SAME_MM else None
 
 
 def _share_screen(
@@ -154,8 +154,8 @@ def _share_screen(
     if kept is None:
         between = (seated.top + standing.top + base[0] - base[1]) / 2
         tries += [
-            _near(first, at - base[1] + base[0])
-            for at in (*_ends(second), between + base[1] - base[0])
+            _near(first, end - base[1] + base[0])
+            for end in (*_ends(second), between + base[1] - base[0])
         ]
     best: tuple[float, float, float, float] | None = None
     for top in tries:

@@ -99,20 +99,20 @@ def mouse_forward_row(case: Case) -> FitRow:
         source="house-mouse",
         why="Beside the keys, so that the elbow stays at the body.",
     )
-    found = case.found_seated.mouse_forward
+    value = case.found_seated.mouse_forward
     if case.workstation.mouse.kind == PointerKind.CENTRAL:
         return bare_row(
-            subject, "not_assessable", reason="A central pointer lies before the keys.", found=found
+            subject, "not_assessable", reason="A central pointer lies before the keys.", found=value
         )
     place = keys_edge_row(case)
     if place.target is None:
-        return bare_row(subject, "not_assessable", reason=place.reason, found=found)
+        return bare_row(subject, "not_assessable", reason=place.reason, found=value)
     row = target_row(
         case,
         subject,
         lambda _: (Term(label="level with the home row", value=place.target or 0.0),),
         lambda target: (max(0.0, target - MOUSE_FORWARD_BAND_MM), target + MOUSE_FORWARD_BAND_MM),
-        found=found,
+        found=value,
     )
     return kept(case, set_row(row, row.target), "mouse")
 

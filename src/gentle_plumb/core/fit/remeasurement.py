@@ -57,13 +57,13 @@ class RemeasureSuggestion:
     @property
     def gain(self) -> float:
         """Sum over the targets of how far they narrow, for ranking."""
-        return sum(one.before - one.after for one in self.narrows)
+        return sum(narrow.before - narrow.after for narrow in self.narrows)
 
 
 def _careful(name: str, errors: Mapping[str, float]) -> float:
     """Standard deviation after two readings that agree, mm."""
-    one = errors.get(name, house_error(DIMENSIONS[name].repeat_limit_mm))
-    return max(REPEAT_SD_FLOOR_MM, one / sqrt(2))
+    value = errors.get(name, house_error(DIMENSIONS[name].repeat_limit_mm))
+    return max(REPEAT_SD_FLOOR_MM, value / sqrt(2))
 
 
 def suggest_remeasurement(
@@ -85,7 +85,7 @@ def suggest_remeasurement(
         The greatest gain first; only what narrows some target by half a millimetre or more.
 
     """
-    found: dict[str, list[UncertaintyReduction]] = {}
+    all_uncertainty_reductions: dict[str, list[UncertaintyReduction]] = {}
     for row in (*result.seated.rows, *result.standing.rows):
         if row.sd is None or (row.posture == "standing" and not result.standing.possible):
             continue
@@ -103,17 +103,17 @@ def suggest_remeasurement(
                 after=sqrt(max(0.0, rest)),
             )
             if narrowed.before - narrowed.after >= SAME_MM:
-                found.setdefault(name, []).append(narrowed)
+                all_uncertainty_reductions.setdefault(name, []).append(narrowed)
     again = [
         RemeasureSuggestion(
             dimension=name,
             sd_mm=body.value(name).sd_mm,
             after_mm=_careful(name, errors or {}),
-            narrows=tuple(sorted(rows, key=lambda one: one.after - one.before)),
+            narrows=tuple(sorted(rows, key=lambda reduction: reduction.after - reduction.before)),
         )
-        for name, rows in found.items()
+        for name, rows in all_uncertainty_reductions.items()
     ]
-    return sorted(again, key=lambda one: (-one.gain, one.dimension))
+    return sorted(again, key=lambda suggestion: (-suggestion.gain, suggestion.dimension))
 
 
 def dimensions_needed(case: Case) -> tuple[str, ...]:

@@ -136,7 +136,7 @@ class PostureFit:
 
     def joint(self, name: str) -> Joint | None:
         """One joint as set; None where the posture has none of the name."""
-        return next((one for one in self.joints_set if one.joint == name), None)
+        return next((joint for joint in self.joints_set if joint.joint == name), None)
 
     def setting(self, key: str) -> float | None:
         """What a row is set to; None where it can't be told."""

@@ -109,11 +109,11 @@ def target_row(
     )
 
 
-def judge(found: float | None, low: float | None, high: float | None) -> tuple[Status, str | None]:
+def judge(value: float | None, low: float | None, high: float | None) -> tuple[Status, str | None]:
     """Found against the band, on unrounded values, within what a tape can tell."""
-    if found is None:
+    if value is None:
         return "not_assessable", "Not recorded as found."
-    return ("off" if judged_excess(found, low, high) else "holds"), None
+    return ("off" if judged_excess(value, low, high) else "holds"), None
 
 
 def set_row(
@@ -127,9 +127,9 @@ def set_row(
     return row.but(setting=setting, limits=tuple(limits), cost=cost, change=change)
 
 
-def limit(key: str, piece: str, kind: LimitKind, at: float, short: float) -> Limit:
-    """A limit of a quantity with its sentence; ``short`` is target less ``at``, in its unit."""
-    bare = Limit(key=key, piece=piece, kind=kind, at=at, short=short, text="")
+def limit(key: str, piece: str, kind: LimitKind, position: float, short: float) -> Limit:
+    """A limit of a quantity with its sentence; ``short`` is target less ``position``, in its unit."""
+    bare = Limit(key=key, piece=piece, kind=kind, at=position, short=short, text="")
     return replace(bare, text=limit_text(bare))
 
 
@@ -148,8 +148,8 @@ def end_limit(
             else []
         )
     kind: LimitKind = "fixed" if span.fixed else "stops" if target > high else "starts"
-    at = high if target > high else low
-    return [limit(key, piece, kind, at, target - at)]
+    position = high if target > high else low
+    return [limit(key, piece, kind, position, target - position)]
 
 
 def ranged_row(row: FitRow, piece: str, span: Span | None) -> FitRow:

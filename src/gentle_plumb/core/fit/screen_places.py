@@ -50,7 +50,12 @@ def neck_turn(bearing: float) -> float:
 def at_the_seam(case: Case) -> bool:
     """Whether the main screen and the next one meet on the midline: by use, and by policy."""
     first = next(
-        (one for one in case.details.side_screens if one.place == ScreenPlace.BESIDE), None
+        (
+            side_screen
+            for side_screen in case.details.side_screens
+            if side_screen.place == ScreenPlace.BESIDE
+        ),
+        None,
     )
     return (
         first is not None and first.use == ScreenUse.EQUAL and case.policy.two_screens != "one_main"
@@ -59,9 +64,9 @@ def at_the_seam(case: Case) -> bool:
 
 def _side(case: Case, screen: SideScreen, index: int) -> float:
     """Which side a screen stands on: where it was found, else the first left, the next right."""
-    found = case.found_seated.get(f"{screen.id}_bearing")
-    if found:
-        return 1.0 if found > 0 else -1.0
+    value = case.found_seated.get(f"{screen.id}_bearing")
+    if value:
+        return 1.0 if value > 0 else -1.0
     return -1.0 if index == 0 else 1.0
 
 
@@ -76,7 +81,7 @@ def place_screens(case: Case, distance: float) -> tuple[Placed, ...]:
     """
     others = case.details.side_screens
     main = case.workstation.screen.width
-    beside = [one for one in others if one.place == ScreenPlace.BESIDE]
+    beside = [other for other in others if other.place == ScreenPlace.BESIDE]
     seam = at_the_seam(case)
     ahead = 0.0
     if seam:

@@ -107,7 +107,7 @@ def top_row(
     ]
     binds = binding(row, setting, limits, "screen")
     if row.low is not None and row.high is not None and row.low <= setting <= row.high:
-        binds = [_put_inside(one) for one in binds]
+        binds = [_put_inside(bind) for bind in binds]
     return set_row(row, setting, binds, neck)
 
 

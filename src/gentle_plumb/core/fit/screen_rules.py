@@ -143,13 +143,13 @@ def gaze_by_rule(case: Case, distance: float) -> tuple[RuleGaze, ...]:
     Raises MissingInput where the picture's height is not recorded.
     """
     height = case.workstation.screen.picture_height
-    found = []
+    gazes = []
     for rule, label in RULE_LABELS.items():
         own = replace(case, policy=replace(case.policy, screen_rule=rule))
         if height is None:
             raise MissingInput("screen_size", "The size of the screen is not recorded.")
         top = top_band(own, distance).target
-        found.append(
+        gazes.append(
             RuleGaze(
                 rule=rule,
                 label=label,
@@ -159,4 +159,4 @@ def gaze_by_rule(case: Case, distance: float) -> tuple[RuleGaze, ...]:
                 to_bottom=gaze_deg(above_eye=top - height, distance=distance),
             )
         )
-    return tuple(found)
+    return tuple(gazes)

@@ -53,7 +53,9 @@ def side_screen_rows(
             return Placed(id=id, bearing=0.0, neck=0.0)
         if distance is None:
             raise MissingInput("distance", "The eye distance is not known yet.")
-        return next(one for one in place_screens(case, distance) if one.id == id)
+        return next(
+            place_screen for place_screen in place_screens(case, distance) if place_screen.id == id
+        )
 
     bearings = _apart(
         case,
@@ -61,8 +63,8 @@ def side_screen_rows(
         [
             _bearing(case, "screen", placed, case.found_seated.screen_bearing),
             *(
-                _bearing(case, one.id, placed, case.found_seated.get(f"{one.id}_bearing"))
-                for one in others
+                _bearing(case, other.id, placed, case.found_seated.get(f"{other.id}_bearing"))
+                for other in others
             ),
         ],
     )
@@ -89,8 +91,11 @@ def _apart(case: Case, distance: float | None, rows: list[FitRow]) -> list[FitRo
         (row, width)
         for row, width, place in zip(
             rows,
-            (case.workstation.screen.width, *(one.width for one in case.details.side_screens)),
-            (ScreenPlace.BESIDE, *(one.place for one in case.details.side_screens)),
+            (
+                case.workstation.screen.width,
+                *(side_screen.width for side_screen in case.details.side_screens),
+            ),
+            (ScreenPlace.BESIDE, *(side_screen.place for side_screen in case.details.side_screens)),
             strict=True,
         )
         if row.setting is not None and width is not None and place == ScreenPlace.BESIDE
@@ -98,13 +103,13 @@ def _apart(case: Case, distance: float | None, rows: list[FitRow]) -> list[FitRo
     beside.sort(key=lambda one: one[0].setting or 0.0)
     clash = any(
         (right.setting or 0.0) - (left.setting or 0.0)
-        < half_angle(one, distance) + half_angle(other, distance) - OVERLAP_DEG
-        for (left, one), (right, other) in pairwise(beside)
+        < half_angle(value, distance) + half_angle(other, distance) - OVERLAP_DEG
+        for (left, value), (right, other) in pairwise(beside)
     )
     return [set_row(row.but(limits=()), row.target) for row in rows] if clash else rows
 
 
-def _bearing(case: Case, id: str, placed: Callable[[str], Placed], found: float | None) -> FitRow:
+def _bearing(case: Case, id: str, placed: Callable[[str], Placed], value: float | None) -> FitRow:
     why = "Put what is looked at most straight ahead."
     try:
         at = placed(id)
@@ -127,14 +132,17 @@ def _bearing(case: Case, id: str, placed: Callable[[str], Placed], found: float 
         return (Term(label=label, value=at.bearing),)
 
     row = target_row(
-        case, subject, terms, lambda target: _bearing_band(case, id, target), found=found
+        case, subject, terms, lambda target: _bearing_band(case, id, target), found=value
     )
     return kept(case, set_row(row, row.target), "screen")
 
 
 def _bearing_band(case: Case, id: str, target: float) -> tuple[float, float]:
     """Return the bearings that load no neck for the time it is looked at, degrees."""
-    use = next((one.use for one in case.details.side_screens if one.id == id), "main")
+    use = next(
+        (side_screen.use for side_screen in case.details.side_screens if side_screen.id == id),
+        "main",
+    )
     free = FREE_TURN_DEG[use or "some"]
     return min(-free, target - BEARING_BAND_DEG), max(free, target + BEARING_BAND_DEG)
 

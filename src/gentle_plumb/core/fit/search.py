@@ -145,10 +145,10 @@ def search(model: SearchModel) -> Solution:
     """
     if model.together or model.eye is None or (model.lift is None and model.tops is None):
         return _search(model)
-    found = _search(replace(model, eye=None, lift=None, tops=None))
-    gaze, _, top = best_top(model, found.seat, found.surface)
+    solution = _search(replace(model, eye=None, lift=None, tops=None))
+    gaze, _, top = best_top(model, solution.seat, solution.surface)
     gaze = round(gaze, COST_DECIMALS)
-    return replace(found, top=top, gaze=gaze, over=round(found.over + gaze, COST_DECIMALS))
+    return replace(solution, top=top, gaze=gaze, over=round(solution.over + gaze, COST_DECIMALS))
 
 
 @reuse_hashed
@@ -167,16 +167,18 @@ def _search(model: SearchModel) -> Solution:
         # Seats that cost nothing form intervals whose ends are turning points, and so is what is
         # preferred on them: only where nothing is free of cost does every lattice point count.
         strata = strata_of(surfaces)
-        found = [(one, turning_seats(model, seats, one, turns)) for one in strata]
-        for one, points in found:
-            best = best_of(model, gaps, one, by_legs(model, points), best)
+        found = [(span, turning_seats(model, seats, span, turns)) for span in strata]
+        for span, points in found:
+            best = best_of(model, gaps, span, by_legs(model, points), best)
         if best is None or not best.rank.free:
-            for one, points in found:
-                if one.fixed:
-                    best = _split(model, gaps, one, points, best)
+            for span, points in found:
+                if span.fixed:
+                    best = _split(model, gaps, span, points, best)
                 else:
-                    lattice = {float(at) for at in range(ceil(seats.low), floor(seats.high) + 1)}
-                    best = best_of(model, gaps, one, by_legs(model, lattice - points), best)
+                    lattice = {
+                        float(index) for index in range(ceil(seats.low), floor(seats.high) + 1)
+                    }
+                    best = best_of(model, gaps, span, by_legs(model, lattice - points), best)
     if best is None:  # the lattice's ends are always among the points
         raise AssertionError("no seat and surface on the lattice")
     placed = model.eye is not None

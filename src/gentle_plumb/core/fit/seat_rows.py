@@ -151,10 +151,10 @@ def highest_seat(case: Case, target: float, surface: float | None) -> float:
 
 
 def row_by_reason(
-    subject: RowSubject, found: float | None, reason: str, setting: float | None = None
+    subject: RowSubject, value: float | None, reason: str, setting: float | None = None
 ) -> FitRow:
     """Return a row without a target, with the reason."""
-    return bare_row(subject, "not_assessable", reason=reason, found=found, setting=setting)
+    return bare_row(subject, "not_assessable", reason=reason, found=value, setting=setting)
 
 
 def seat_stays(case: Case, of_their_own: str | None = None) -> str:
@@ -194,8 +194,8 @@ def footrest_row(case: Case, seat: float | None) -> FitRow:
         margin = case.policy.flat_feet_margin
         return max(0.0, target - margin), target + margin
 
-    found = case.found_seated.footrest
-    row = target_row(case, subject, terms, ends, found=found)
+    value = case.found_seated.footrest
+    row = target_row(case, subject, terms, ends, found=value)
     if not row.target:
         return set_row(row, row.target)
     best = footing_at(

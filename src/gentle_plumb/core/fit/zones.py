@@ -73,9 +73,9 @@ def phone_zone(case: Case) -> Zone | None:
 
 def paper_zones(case: Case) -> tuple[Zone, ...]:
     """Where paper is read, and where long handwriting is done."""
-    found = []
+    zones = []
     if case.hours.get("paper"):
-        found.append(
+        zones.append(
             Zone(
                 id="paper",
                 label="Paper",
@@ -90,7 +90,7 @@ def paper_zones(case: Case) -> tuple[Zone, ...]:
     if case.hours.get("writing", 0.0) >= OWN_PLACE_H and case.writing_hand:
         side = case.writing_hand
         low, high = WRITING_UP_MM
-        found.append(
+        zones.append(
             Zone(
                 id="writing",
                 label="Handwriting",
@@ -102,7 +102,7 @@ def paper_zones(case: Case) -> tuple[Zone, ...]:
                 "than the keys.",
             )
         )
-    return tuple(found)
+    return tuple(zones)
 
 
 def zones_of(case: Case) -> tuple[Zone, ...]:

@@ -79,8 +79,8 @@ NOTHING_HIGH = "Nothing to be reached above the shoulder."
 _STANDS = frozenset({Demand.STANDING, Demand.STANDING_STILL, Demand.ONE_LEG, Demand.TURN_ON_LEG})
 
 LIMITS: dict[LimitId, Limit] = {
-    one.id: one
-    for one in (
+    limit.id: limit
+    for limit in (
         Limit(
             id=LimitId.NO_STANDING,
             of_the_day=True,

@@ -50,7 +50,9 @@ class PersonLimits:
 
     def held(self, id: LimitId) -> LimitInForce | None:
         """Return a limit if it is in force."""
-        return next((one for one in self.in_force if one.id == id), None)
+        return next(
+            (limit_in_force for limit_in_force in self.in_force if limit_in_force.id == id), None
+        )
 
     def has(self, id: LimitId) -> bool:
         """Whether a limit is in force."""
@@ -99,7 +101,14 @@ class PersonLimits:
     def least_hip(self) -> float:
         """Least angle of the hip, degrees; 0 where nothing limits it."""
         held = ((self.held(id), least) for id, least in LEAST_HIP_DEG.items())
-        return max((one.figure or least for one, least in held if one is not None), default=0.0)
+        return max(
+            (
+                limit_in_force.figure or least
+                for limit_in_force, least in held
+                if limit_in_force is not None
+            ),
+            default=0.0,
+        )
 
     @property
     def knee_bend(self) -> float | None:
@@ -122,24 +131,26 @@ class PersonLimits:
     @cached_property
     def bars(self) -> Mapping[Demand, LimitInForce]:
         """What no movement and no advice may ask, with the limit that says so."""
-        found: dict[Demand, LimitInForce] = {}
-        for one in self.in_force:
-            barred = one.limit.bars
-            if one.id == LimitId.PART_RESTS:
+        limits_in_force: dict[Demand, LimitInForce] = {}
+        for limit_in_force in self.in_force:
+            barred = limit_in_force.limit.bars
+            if limit_in_force.id == LimitId.PART_RESTS:
                 parts = self.operated or tuple(PART_BARS)
                 barred = frozenset().union(*(PART_BARS[part] for part in parts))
             for demand in sorted(barred):
-                found.setdefault(demand, one)
-        return found
+                limits_in_force.setdefault(demand, limit_in_force)
+        return limits_in_force
 
     def against(self, demands: Collection[Demand]) -> LimitInForce | None:
         """Return the limit that bars any of what is asked; None where all of it may be."""
-        return next((self.bars[one] for one in sorted(demands) if one in self.bars), None)
+        return next((self.bars[demand] for demand in sorted(demands) if demand in self.bars), None)
 
     @property
     def at_work(self) -> tuple[str, ...]:
         """What is done or left undone, for the workplace: never why."""
-        return tuple(one.at_work for one in self.in_force if one.at_work)
+        return tuple(
+            limit_in_force.at_work for limit_in_force in self.in_force if limit_in_force.at_work
+        )
 
 
 def person_limits(

@@ -104,18 +104,20 @@ def choose_movements(
             able[movement.id] = movement
     chosen: dict[str, str] = {id: "Your choice." for id in own if id in able}
     if not person.walks:  # pressure relief comes first for somebody who sits all day
-        sore = {one.region for one in needs if one.strength > 0} & ARMS
+        sore = {need.region for need in needs if need.strength > 0} & ARMS
         chosen |= {
             id: RELIEF
-            for id, one in able.items()
+            for id, movement in able.items()
             if id in SHIFTS and id not in without and id not in chosen
-            if not (sore and ARMS & set(one.regions))
+            if not (sore and ARMS & set(movement.regions))
         }
-    ordered = sorted(needs, key=lambda one: (-one.strength, -one.minutes, one.region))
+    ordered = sorted(needs, key=lambda need: (-need.strength, -need.minutes, need.region))
     for rank in range(len(LIBRARY)):
         for need in ordered:
-            fits = [one for one in able.values() if _fit(one, need.region) is not None]
-            fits.sort(key=lambda one: _fit(one, need.region) or 0)
+            fits = [
+                movement for movement in able.values() if _fit(movement, need.region) is not None
+            ]
+            fits.sort(key=lambda movement: _fit(movement, need.region) or 0)
             if rank < len(fits) and len(chosen) < MOST and fits[rank].id not in without:
                 chosen.setdefault(fits[rank].id, need.why)
     for id in GENERAL:
@@ -132,7 +134,7 @@ def choose_movements(
             )
             for id, why in list(chosen.items())[:MOST]
         ),
-        further=tuple(one for one in able.values() if one.id not in chosen),
+        further=tuple(movement for movement in able.values() if movement.id not in chosen),
         left_out=tuple(left_out),
         holds=tuple(dict.fromkeys(waits.values())),
     )
@@ -152,11 +154,11 @@ def place_movements(
     """
     if not chosen:
         return ()
-    breaks = [one.at for one in spells if one.posture == "move"]
+    breaks = [spell.at for spell in spells if spell.posture == "move"]
     if not breaks:
         breaks = [
             after.at
             for before, after in pairwise(spells)
             if before.posture != after.posture and not after.lunch
         ]
-    return tuple((at, chosen[k % len(chosen)].movement.id) for k, at in enumerate(breaks))
+    return tuple((index, chosen[k % len(chosen)].movement.id) for k, index in enumerate(breaks))

@@ -11,13 +11,13 @@ STANDING = "_standing"
 """What the name of a habit ends in that is seen standing as well as sitting."""
 
 
-def _of_both(one: Habit) -> tuple[Habit, ...]:
+def _of_both(habit: Habit) -> tuple[Habit, ...]:
     """Return a habit as it is seen sitting and, apart from that, standing."""
-    if one.posture != "either":
-        return (one,)
+    if habit.posture != "either":
+        return (habit,)
     return (
-        replace(one, posture="seated"),
-        replace(one, id=f"{one.id}{STANDING}", posture="standing"),
+        replace(habit, posture="seated"),
+        replace(habit, id=f"{habit.id}{STANDING}", posture="standing"),
     )
 
 

@@ -39,8 +39,8 @@ TECHNIQUES: tuple[Technique, ...] = tuple(
 def techniques_for(hours: Mapping[str, float], person: PersonLimits) -> tuple[Technique, ...]:
     """Return what is worth saying to somebody with these hours a day by task, within their limits."""
     return tuple(
-        one
-        for one in TECHNIQUES
-        if sum(hours.get(task, 0.0) for task in one.tasks) >= WORTH_SAYING_H
-        and person.against(one.asks) is None
+        technique
+        for technique in TECHNIQUES
+        if sum(hours.get(task, 0.0) for task in technique.tasks) >= WORTH_SAYING_H
+        and person.against(technique.asks) is None
     )

@@ -45,24 +45,24 @@ def doubtful_lengths(answers: Mapping[str, object], sex: Sex | None) -> list[Len
         for name in ("first", "second")
         if isinstance(value := answers.get(f"{id}.{name}"), (int, float))
     }
-    found: dict[str, LengthDoubt] = {}
+    doubts: dict[str, LengthDoubt] = {}
     for id in LENGTHS:
         pair = [readings.get(f"measure.{id}.{name}") for name in ("first", "second")]
         if pair[0] is None or pair[1] is None:
             continue
         apart = abs(pair[0] - pair[1])
         if apart > DIMENSIONS[id].repeat_limit_mm:
-            found[id] = LengthDoubt(dimension=id, why="readings", apart_mm=apart)
+            doubts[id] = LengthDoubt(dimension=id, why="readings", apart_mm=apart)
     for asked in questions(_body(readings, sex)):
-        if asked.dimension in LENGTHS and asked.dimension not in found:
+        if asked.dimension in LENGTHS and asked.dimension not in doubts:
             ends = asked.expected
-            found[asked.dimension] = LengthDoubt(
+            doubts[asked.dimension] = LengthDoubt(
                 dimension=asked.dimension,
                 why="others",
                 low_mm=ends.mm - 2 * ends.sd_mm if ends is not None else None,
                 high_mm=ends.mm + 2 * ends.sd_mm if ends is not None else None,
             )
-    return [found[id] for id in LENGTHS if id in found]
+    return [doubts[id] for id in LENGTHS if id in doubts]
 
 
 def _body(readings: Mapping[str, float], sex: Sex | None) -> Body:

@@ -233,8 +233,8 @@ def questions_of_check(shown: Shown) -> list[Question]:
             if key in TAPED
         ),
         *(
-            _choice(f"piece.{at}", "still", says, ("still", "replaced", "gone"))
-            for at, says in enumerate(shown.temporary)
+            _choice(f"piece.{index}", "still", says, ("still", "replaced", "gone"))
+            for index, says in enumerate(shown.temporary)
         ),
         *((_choice("rhythm", "habits", "Rhythm kept", OFTEN),) if shown.rhythm else ()),
         *((_choice("moved", "habits", "Movements done", OFTEN),) if shown.movements else ()),

@@ -23,5 +23,5 @@ def _own(question: Question) -> Field[str]:
         group="",
         label=question.says,
         kind="text" if question.kind == "words" else "choice",
-        choices=tuple((one, one) for one in question.answers),
+        choices=tuple((answer, answer) for answer in question.answers),
     )

@@ -110,7 +110,7 @@ def triage_requests(answers: Answers, asked: Sequence[str]) -> Verdict:
 
 
 def _verdict(reasons: Sequence[Reason]) -> Verdict:
-    grave = sorted(reasons, key=lambda one: -list(LEVELS).index(one.level))
+    grave = sorted(reasons, key=lambda reason: -list(LEVELS).index(reason.level))
     return Verdict(level=grave[0].level if grave else "fine", reasons=tuple(grave))
 
 
@@ -118,9 +118,9 @@ def _signs(answers: Answers) -> Iterator[Reason]:
     """Every warning sign that is there, by urgency; those that were not answered."""
     for urgency, says in URGENCY.items():
         there = tuple(
-            f"sign.{one.id}"
-            for one in RED_FLAGS.values()
-            if one.urgency == urgency and answers.get(f"sign.{one.id}") == "yes"
+            f"sign.{red_flag.id}"
+            for red_flag in RED_FLAGS.values()
+            if red_flag.urgency == urgency and answers.get(f"sign.{red_flag.id}") == "yes"
         )
         if there:
             level = LEVEL_OF[urgency]
@@ -150,11 +150,13 @@ def _named(regions: Sequence[str]) -> tuple[str, ...]:
 
 def _before(answers: Answers, doubts: Sequence[LengthDoubt]) -> Iterator[Reason]:
     felt = felt_in(answers)
-    strong = [id for id, at in felt.items() if at >= STRONG]
+    strong = [id for id, position in felt.items() if position >= STRONG]
     lasting = [
-        id for id, at in felt.items() if at >= MEDIUM and answers.get(f"felt_often.{id}") in LASTING
+        id
+        for id, position in felt.items()
+        if position >= MEDIUM and answers.get(f"felt_often.{id}") in LASTING
     ]
-    medium = [id for id, at in felt.items() if MEDIUM <= at < STRONG]
+    medium = [id for id, position in felt.items() if MEDIUM <= position < STRONG]
     cares = [f"care.{id}" for id in PRECAUTIONS if answers.get(f"care.{id}") == "yes"]
     off = [
         f"station.{id}"
@@ -193,26 +195,26 @@ def _before(answers: Answers, doubts: Sequence[LengthDoubt]) -> Iterator[Reason]
             "lengths",
             "call",
             "Lengths that do not go together: measured again before anything rests on them.",
-            [f"{one.dimension}.first" for one in doubts],
+            [f"{doubt.dimension}.first" for doubt in doubts],
         )
     if 0 < len(off) < MANY_OFF:
         yield _reason("off", "advice", "Something is off at the workstation.", off)
     if room:
         yield _reason("room", "advice", "Something is off in the room.", room)
-    mild = [id for id, at in felt.items() if at < MEDIUM]
+    mild = [id for id, position in felt.items() if position < MEDIUM]
     if mild:
         yield _reason("mild", "advice", f"Discomfort below {MEDIUM}.", _named(mild))
 
 
 def _after(answers: Answers, before: Before) -> Iterator[Reason]:
     felt = felt_in(answers)
-    strong = [id for id, at in felt.items() if at >= STRONG]
+    strong = [id for id, position in felt.items() if position >= STRONG]
     risen = [
         id
-        for id, at in felt.items()
-        if MEDIUM <= at < STRONG and at - before.felt.get(id, 0.0) >= RISEN
+        for id, position in felt.items()
+        if MEDIUM <= position < STRONG and position - before.felt.get(id, 0.0) >= RISEN
     ]
-    stays = [id for id, at in felt.items() if MEDIUM <= at < STRONG and id not in risen]
+    stays = [id for id, position in felt.items() if MEDIUM <= position < STRONG and id not in risen]
     moved = [id for id, value in answers.items() if id.startswith("still.") and value == "no"]
     unsure = [id for id, value in answers.items() if id.startswith("still.") and value == "unsure"]
     pieces = [

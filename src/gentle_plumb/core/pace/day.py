@@ -87,15 +87,15 @@ def lay_day(asked: DayRequest) -> tuple[Spell, ...]:
             f"midnight; {clock(LONGEST_DAY_MIN - (end - asked.start))} is the latest.",
         )
     spells: list[Spell] = []
-    at = asked.start
+    index = asked.start
     for one in (*fixed, None):
         until = end if one is None else min(one.at, end)
-        spells += _window(asked, at, until, spells[-1] if spells else None)
+        spells += _window(asked, index, until, spells[-1] if spells else None)
         if one is not None and one.at < end:
             kept = replace(one, minutes=min(one.minutes, end - one.at))
             posture = kept.posture if kept.posture != "stand" or asked.stands else "sit"
             spells.append(Spell(at=kept.at, minutes=kept.minutes, posture=posture, fixed=kept))
-            at = kept.end
+            index = kept.end
     return with_tasks(asked.tasks, _within(asked, spells))
 
 
@@ -103,15 +103,15 @@ def _in_order(asked: DayRequest) -> tuple[list[Fixed], int]:
     """Return what lies fast, one after the other from the start of the day, and when the day ends."""
     found: list[Fixed] = []
     end = asked.start + asked.work
-    for one in sorted(asked.fixed, key=lambda one: (one.at, not one.lunch)):
-        at = max(one.at, found[-1].end if found else asked.start)
-        if one.minutes > 0 and at < end:
-            found.append(replace(one, at=at))
-            end += one.minutes if one.lunch else 0
+    for fixed in sorted(asked.fixed, key=lambda fixed: (fixed.at, not fixed.lunch)):
+        index = max(fixed.at, found[-1].end if found else asked.start)
+        if fixed.minutes > 0 and index < end:
+            found.append(replace(fixed, at=index))
+            end += fixed.minutes if fixed.lunch else 0
     return found, end
 
 
-def _window(asked: DayRequest, at: int, until: int, before: Spell | None) -> Iterator[Spell]:
+def _window(asked: DayRequest, index: int, until: int, before: Spell | None) -> Iterator[Spell]:
     """Yield the rhythm over a free stretch of the day.
 
     It begins anew in each; after a meeting with what the meeting was not.
@@ -121,7 +121,7 @@ def _window(asked: DayRequest, at: int, until: int, before: Spell | None) -> Ite
         other = [k for k, (posture, _) in enumerate(pattern) if posture != before.posture]
         pattern = pattern[other[0] :] + pattern[: other[0]] if other else pattern
     since_walk = 0
-    while at < until:
+    while index < until:
         for posture, minutes in pattern:
             walk = asked.walk_every and since_walk >= asked.walk_every
             spells: list[tuple[Posture, int]] = [(posture, minutes)]
@@ -130,12 +130,12 @@ def _window(asked: DayRequest, at: int, until: int, before: Spell | None) -> Ite
                 spells = [walking, *([] if posture == "move" else spells)]
                 since_walk = 0
             for kind, length in spells:
-                left = until - at
+                left = until - index
                 if left <= 0:
                     return
                 taken = left if left - length < LEAST_SPELL_MIN else length
-                yield Spell(at=at, minutes=taken, posture=kind)
-                at += taken
+                yield Spell(at=index, minutes=taken, posture=kind)
+                index += taken
                 since_walk += taken
 
 
@@ -145,78 +145,78 @@ def _within(asked: DayRequest, spells: Sequence[Spell]) -> list[Spell]:
     spells = list(_short_enough(spells, longest))
     if asked.stand_an_hour is not None:
         spells = list(_within_each_hour(spells, asked.stand_an_hour))
-    standing = [at for at, one in enumerate(spells) if one.posture == "stand"]
+    standing = [index for index, spell in enumerate(spells) if spell.posture == "stand"]
     able = sum(task.minutes for task in asked.tasks if task.may_stand)
     most = able if asked.most_standing is None else min(able, asked.most_standing)
     kept = _spread(spells, standing, most)
     found: list[Spell] = []
-    for at, one in enumerate(spells):
-        if one.posture != "stand" or at in kept:
-            found.append(one)
+    for index, spell in enumerate(spells):
+        if spell.posture != "stand" or index in kept:
+            found.append(spell)
             continue
-        follows = spells[at + 1] if at + 1 < len(spells) else None
-        found += _sat(one, follows, moves=dict(asked.pattern).get("move", 0))
+        follows = spells[index + 1] if index + 1 < len(spells) else None
+        found += _sat(spell, follows, moves=dict(asked.pattern).get("move", 0))
     return _joined(found)
 
 
-def _sat(one: Spell, follows: Spell | None, *, moves: int) -> list[Spell]:
+def _sat(spell: Spell, follows: Spell | None, *, moves: int) -> list[Spell]:
     """Return a standing spell sat instead; its last minutes are moved where it runs into a seated meeting."""
-    sat = replace(one, posture="sit")
+    sat = replace(spell, posture="sit")
     into = follows is not None and follows.fixed is not None and follows.posture == "sit"
-    if not into or (follows is not None and follows.lunch) or not 0 < moves < one.minutes:
+    if not into or (follows is not None and follows.lunch) or not 0 < moves < spell.minutes:
         return [sat]
-    rest = one.minutes - moves
+    rest = spell.minutes - moves
     return [
         replace(sat, minutes=rest),
-        replace(one, at=one.at + rest, minutes=moves, posture="move"),
+        replace(spell, at=spell.at + rest, minutes=moves, posture="move"),
     ]
 
 
 def _short_enough(spells: Sequence[Spell], longest: int | None) -> Iterator[Spell]:
     """Yield the spells with standing no longer at a stretch than it may be; the rest of it is sat."""
     stood = 0
-    for one in spells:
-        if one.posture != "stand" or longest is None:
+    for spell in spells:
+        if spell.posture != "stand" or longest is None:
             stood = 0
-            yield one
+            yield spell
             continue
-        stays = min(one.minutes, longest - stood)
+        stays = min(spell.minutes, longest - stood)
         stood += stays
         if stays:
-            yield replace(one, minutes=stays)
-        if stays < one.minutes:
+            yield replace(spell, minutes=stays)
+        if stays < spell.minutes:
             stood = 0
-            yield replace(one, at=one.at + stays, minutes=one.minutes - stays, posture="sit")
+            yield replace(spell, at=spell.at + stays, minutes=spell.minutes - stays, posture="sit")
 
 
 def _within_each_hour(spells: Sequence[Spell], most: int) -> Iterator[Spell]:
     """Yield the spells with no more standing in any sixty minutes than there may be; the rest of it is sat."""
     stood: list[int] = []
-    for one in spells:
-        if one.posture != "stand":
-            yield one
+    for spell in spells:
+        if spell.posture != "stand":
+            yield spell
             continue
-        first = one.at
-        while first < one.end and sum(minute > first - HOUR_MIN for minute in stood) >= most:
+        first = spell.at
+        while first < spell.end and sum(minute > first - HOUR_MIN for minute in stood) >= most:
             first += 1
         recent = sum(minute > first - HOUR_MIN for minute in stood)
-        stays = min(one.end - first, most - recent)
+        stays = min(spell.end - first, most - recent)
         if stays < LEAST_SPELL_MIN:
-            yield replace(one, posture="sit")
+            yield replace(spell, posture="sit")
             continue
-        if first > one.at:
-            yield replace(one, minutes=first - one.at, posture="sit")
+        if first > spell.at:
+            yield replace(spell, minutes=first - spell.at, posture="sit")
         stood += range(first, first + stays)
-        yield replace(one, at=first, minutes=stays)
-        if first + stays < one.end:
-            yield replace(one, at=first + stays, minutes=one.end - first - stays, posture="sit")
+        yield replace(spell, at=first, minutes=stays)
+        if first + stays < spell.end:
+            yield replace(spell, at=first + stays, minutes=spell.end - first - stays, posture="sit")
 
 
 def _spread(spells: Sequence[Spell], standing: Sequence[int], most: int) -> set[int]:
     """Return which standing spells are kept: evenly over the day, no more minutes than ``most``."""
     for count in range(len(standing), 0, -1):
         chosen = [standing[(2 * k + 1) * len(standing) // (2 * count)] for k in range(count)]
-        if sum(spells[at].minutes for at in chosen) <= most:
+        if sum(spells[index].minutes for index in chosen) <= most:
             return set(chosen)
     return set()
 
@@ -224,11 +224,11 @@ def _spread(spells: Sequence[Spell], standing: Sequence[int], most: int) -> set[
 def _joined(spells: Sequence[Spell]) -> list[Spell]:
     """Return the spells with neighbours of one posture as one; what lies fast stays by itself."""
     found: list[Spell] = []
-    for one in spells:
+    for spell in spells:
         last = found[-1] if found else None
-        same = last is not None and last.fixed is None and one.fixed is None
-        if last is not None and same and last.posture == one.posture:
-            found[-1] = replace(last, minutes=last.minutes + one.minutes)
+        same = last is not None and last.fixed is None and spell.fixed is None
+        if last is not None and same and last.posture == spell.posture:
+            found[-1] = replace(last, minutes=last.minutes + spell.minutes)
         else:
-            found.append(one)
+            found.append(spell)
     return found

@@ -15,10 +15,10 @@ def with_tasks(tasks: Sequence[TaskDay], spells: Sequence[Spell]) -> tuple[Spell
     left = {task.id: task.minutes for task in tasks}
     done: dict[int, tuple[tuple[str, int], ...]] = {}
     for posture in ("move", "stand", "sit"):  # what suits few spells is placed first
-        for at, one in enumerate(spells):
-            if one.posture == posture and not one.lunch:
-                done[at] = _taken(tasks, left, one)
-    return tuple(replace(one, tasks=done.get(at, ())) for at, one in enumerate(spells))
+        for index, spell in enumerate(spells):
+            if spell.posture == posture and not spell.lunch:
+                done[index] = _taken(tasks, left, spell)
+    return tuple(replace(spell, tasks=done.get(index, ())) for index, spell in enumerate(spells))
 
 
 SUITS: dict[Posture, tuple[TaskPosture, ...]] = {

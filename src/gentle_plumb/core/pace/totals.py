@@ -45,9 +45,9 @@ def totals_of(
     spells: Sequence[Spell], *, micro_every: int = 0, eye_every: int = EYE_EVERY_MIN
 ) -> DayTotals:
     """Return what a day comes to."""
-    work = [one for one in spells if not one.lunch]
+    work = [spell for spell in spells if not spell.lunch]
     spent = {
-        kind: sum(one.minutes for one in work if one.posture == kind)
+        kind: sum(spell.minutes for spell in work if spell.posture == kind)
         for kind in ("sit", "stand", "move")
     }
     return DayTotals(
@@ -67,8 +67,8 @@ def _pairs(spells: Sequence[Spell]) -> Iterator[tuple[Spell, Spell]]:
 def _longest(spells: Sequence[Spell], posture: str) -> int:
     """Return the longest unbroken stretch of one posture, meetings included."""
     longest = now = 0
-    for one in spells:
-        now = now + one.minutes if one.posture == posture and not one.lunch else 0
+    for spell in spells:
+        now = now + spell.minutes if spell.posture == posture and not spell.lunch else 0
         longest = max(longest, now)
     return longest
 
@@ -81,27 +81,27 @@ def micro_breaks(spells: Sequence[Spell], every: int) -> list[int]:
 def eye_breaks(spells: Sequence[Spell], every: int) -> list[int]:
     """Return when the eyes look far away; only work at a screen tires them."""
 
-    def on_screen(one: Spell) -> bool:
-        return not one.tasks or any(task in SCREEN_TASKS for task, _ in one.tasks)
+    def on_screen(spell: Spell) -> bool:
+        return not spell.tasks or any(task in SCREEN_TASKS for task, _ in spell.tasks)
 
     return _regular(spells, every, on_screen)
 
 
 def _regular(spells: Sequence[Spell], every: int, counts: Callable[[Spell], bool]) -> list[int]:
-    found: list[int] = []
+    numbers: list[int] = []
     since = 0
-    for one in spells:
-        if one.lunch or one.posture == "move":
+    for spell in spells:
+        if spell.lunch or spell.posture == "move":
             since = 0
             continue
-        if not every or not counts(one):
+        if not every or not counts(spell):
             continue
-        at = one.at + every - since
-        while at < one.end:
-            found.append(at)
-            at += every
-        since = one.end - (at - every)
-    return found
+        index = spell.at + every - since
+        while index < spell.end:
+            numbers.append(index)
+            index += every
+        since = spell.end - (index - every)
+    return numbers
 
 
 def ramp_weeks(full: int, weeks: int, longest: int) -> tuple[RampWeek, ...]:

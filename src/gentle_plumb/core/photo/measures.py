@@ -56,13 +56,13 @@ def from_level(start: Point, end: Point) -> float:
     return degrees(atan2(end[1] - start[1], end[0] - start[0]))
 
 
-def included(one: Point, corner: Point, other: Point) -> float:
+def included(values: Point, corner: Point, other: Point) -> float:
     """The angle at a corner, 0 to 180 degrees.
 
     >>> round(included((0, 10), (0, 0), (10, 0)), 1)
     90.0
     """
-    a = (one[0] - corner[0], one[1] - corner[1])
+    a = (values[0] - corner[0], values[1] - corner[1])
     b = (other[0] - corner[0], other[1] - corner[1])
     cross, dot = a[0] * b[1] - a[1] * b[0], a[0] * b[0] + a[1] * b[1]
     return degrees(atan2(abs(cross), dot)) if hypot(cross, dot) > 0 else 0.0
@@ -95,7 +95,7 @@ def _side(
         unit=unit,
         view="side",
         points=names,
-        read=lambda at: read(*(at[name] for name in names)),
+        read=lambda all_values: read(*(all_values[name] for name in names)),
         joint=joint,
         standing_only=standing_only,
         plumb=plumb,
@@ -112,7 +112,7 @@ def _rear(
         unit=unit,
         view="rear",
         points=names,
-        read=lambda at: read(*(at[name] for name in names)),
+        read=lambda all_values: read(*(all_values[name] for name in names)),
     )
 
 

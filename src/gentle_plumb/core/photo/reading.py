@@ -73,7 +73,14 @@ class PhotoReading:
 
     def get(self, id: str) -> Reading | None:
         """The reading of this name, where there is a value."""
-        return next((one for one in self.readings if one.id == id and one.value is not None), None)
+        return next(
+            (
+                reading
+                for reading in self.readings
+                if reading.id == id and reading.value is not None
+            ),
+            None,
+        )
 
 
 def _apart(measure: Measure, value: float, other: float) -> float:
@@ -99,14 +106,14 @@ def _read(photo: Photo, measure: Measure, facing: int, distance: float | None) -
     if measure.unit == "mm" and scale_of(photo) is None:
         return bare("No scale: mark both ends of a known length.")
     eye = Camera(photo, facing=facing, distance=distance)
-    at = eye.all(photo, measure.points)
-    value = measure.read(at)
+    all_values = eye.all(photo, measure.points)
+    value = measure.read(all_values)
     pixel = 0.0
     for name in measure.points:
         x, y = photo.points[name]
         pixel += hypot(
             *(
-                _apart(measure, value, measure.read({**at, name: eye.at(name, moved)}))
+                _apart(measure, value, measure.read({**all_values, name: eye.at(name, moved)}))
                 for moved in ((x + PIXEL, y), (x, y + PIXEL))
             )
         )
@@ -119,7 +126,10 @@ def _read(photo: Photo, measure: Measure, facing: int, distance: float | None) -
             for dx, dy in ((PIXEL, 0.0), (0.0, PIXEL))
         )
         pixel += hypot(
-            *(_apart(measure, value, measure.read(one.all(photo, measure.points))) for one in other)
+            *(
+                _apart(measure, value, measure.read(camera.all(photo, measure.points)))
+                for camera in other
+            )
         )
     tips = (0.0,) if tip_of(photo) is not None or not measure.plumb else (-SLIP_DEG, SLIP_DEG)
     slip = max(
@@ -174,17 +184,17 @@ def read_photo(photo: Photo) -> PhotoReading:
     if facing is None:
         readings = tuple(
             Reading(
-                id=one.id,
-                label=one.label,
-                unit=one.unit,
-                joint=one.joint,
+                id=measure.id,
+                label=measure.label,
+                unit=measure.unit,
+                joint=measure.joint,
                 value=None,
                 reason="Direction of view unknown: mark eye and ear.",
             )
-            for one in chosen
+            for measure in chosen
         )
     else:
-        readings = tuple(_read(photo, one, facing, distance) for one in chosen)
+        readings = tuple(_read(photo, measure, facing, distance) for measure in chosen)
     return PhotoReading(
         photo=photo,
         mm_per_px=scale,

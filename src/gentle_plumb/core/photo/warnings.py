@@ -30,13 +30,13 @@ def warnings_of(photo: Photo, facing: int | None, distance: float | None) -> tup
         and scale_of(photo) is not None
     ):
         eye = Camera(photo, facing=1, distance=distance)
-        at = eye.all(photo, ("shoulder", "other_shoulder"))
+        all_values = eye.all(photo, ("shoulder", "other_shoulder"))
         across = LANDMARKS["shoulder"].depth - LANDMARKS["other_shoulder"].depth
-        share = (at["shoulder"][0] - at["other_shoulder"][0]) / across
+        share = (all_values["shoulder"][0] - all_values["other_shoulder"][0]) / across
         turned = degrees(asin(max(-1.0, min(1.0, share))))
-    found = []
+    warns = []
     if photo.upright_lies:
-        found.append(
+        warns.append(
             Warn(
                 id="tipped",
                 state="off",
@@ -45,7 +45,7 @@ def warnings_of(photo: Photo, facing: int | None, distance: float | None) -> tup
             )
         )
     elif tip is None:
-        found.append(
+        warns.append(
             Warn(
                 id="tipped",
                 state="not assessable",
@@ -53,7 +53,7 @@ def warnings_of(photo: Photo, facing: int | None, distance: float | None) -> tup
             )
         )
     elif abs(tip) > ASKEW_DEG:
-        found.append(
+        warns.append(
             Warn(
                 id="tipped",
                 state="off",
@@ -62,13 +62,13 @@ def warnings_of(photo: Photo, facing: int | None, distance: float | None) -> tup
             )
         )
     else:
-        found.append(
+        warns.append(
             Warn(id="tipped", state="holds", text=f"Camera upright within {abs(tip):.1f}°.")
         )
     if photo.view == "rear":
-        return tuple(found)
+        return tuple(warns)
     if turned is None:
-        found.append(
+        warns.append(
             Warn(
                 id="turned",
                 state="not assessable",
@@ -77,7 +77,7 @@ def warnings_of(photo: Photo, facing: int | None, distance: float | None) -> tup
             )
         )
     elif abs(turned) > ASKEW_DEG:
-        found.append(
+        warns.append(
             Warn(
                 id="turned",
                 state="off",
@@ -86,7 +86,7 @@ def warnings_of(photo: Photo, facing: int | None, distance: float | None) -> tup
             )
         )
     else:
-        found.append(
+        warns.append(
             Warn(
                 id="turned",
                 state="holds",
@@ -94,11 +94,11 @@ def warnings_of(photo: Photo, facing: int | None, distance: float | None) -> tup
             )
         )
     if distance is None:
-        found.append(
+        warns.append(
             Warn(id="near", state="not assessable", text="Camera distance unknown: enter it.")
         )
     elif distance < NEAREST_MM:
-        found.append(
+        warns.append(
             Warn(
                 id="near",
                 state="off",
@@ -107,5 +107,5 @@ def warnings_of(photo: Photo, facing: int | None, distance: float | None) -> tup
             )
         )
     else:
-        found.append(Warn(id="near", state="holds", text=f"Camera {distance / 1000:.1f} m away."))
-    return tuple(found)
+        warns.append(Warn(id="near", state="holds", text=f"Camera {distance / 1000:.1f} m away."))
+    return tuple(warns)

@@ -22,15 +22,17 @@ class Cost(NamedTuple):
 def cost_of(kit: AdditionSet) -> Cost:
     """Return what a set costs, in the weights of the price and effort classes."""
     return Cost(
-        sum(PRICES[one.price] for one in kit), sum(EFFORTS[one.effort] for one in kit), len(kit)
+        sum(PRICES[addition.price] for addition in kit),
+        sum(EFFORTS[addition.effort] for addition in kit),
+        len(kit),
     )
 
 
 def items_used(kit: AdditionSet) -> dict[str, int]:
     """Pieces of the room that a set stands on, by item."""
     used: dict[str, int] = {}
-    for one in kit:
-        for item, many in one.items:
+    for addition in kit:
+        for item, many in addition.items:
             used[item] = used.get(item, 0) + many
     return used
 
@@ -40,22 +42,22 @@ def layers_of(kit: AdditionSet, items: Iterable[Item]) -> dict[str, tuple[float,
 
     What lifts the screen for standing alone is under ``screen_standing``.
     """
-    thick = {one.id: one.thickness for one in items}
-    found: dict[str, tuple[float, ...]] = {}
-    for one in kit:
-        if one.height is None:
+    thick = {item.id: item.thickness for item in items}
+    all_values: dict[str, tuple[float, ...]] = {}
+    for addition in kit:
+        if addition.height is None:
             continue
-        pieces = tuple(thick[id] for id, many in one.items if id in thick for _ in range(many))
-        slot = f"{one.slot}_standing" if one.id.endswith("_standing") else one.slot
+        pieces = tuple(thick[id] for id, many in addition.items if id in thick for _ in range(many))
+        slot = f"{addition.slot}_standing" if addition.id.endswith("_standing") else addition.slot
         whole = (
-            len(one.items) == 1 and one.items[0][1] == 1
+            len(addition.items) == 1 and addition.items[0][1] == 1
         )  # one piece may be taken in part: a roll
-        found[slot] = (one.height,) if whole or not pieces else pieces
-    return found
+        all_values[slot] = (addition.height,) if whole or not pieces else pieces
+    return all_values
 
 
 def with_additions(station: Workstation, kit: AdditionSet) -> Workstation:
     """The pieces with the additions in place."""
-    for one in kit:
-        station = one.apply(station)
+    for addition in kit:
+        station = addition.apply(station)
     return station

@@ -46,18 +46,18 @@ def bases_of(case: Case, tier: Tier) -> list[AdditionSet]:
     slots = (seat_additions(case, tier), desk_additions(case, tier), keys_additions(case, tier))
     found: list[AdditionSet] = []
     for chosen in product(*((None, *slot) for slot in slots)):
-        kit = tuple(one for one in chosen if one is not None)
+        kit = tuple(addition for addition in chosen if addition is not None)
         made = replace(case, workstation=with_additions(case.workstation, kit))
         found.append(kit)
         found += [(*kit, back) for back in back_additions(made, tier, items_used(kit))]
     return sorted(found, key=cost_of)
 
 
-def by_cost(found: list[Addition]) -> Iterator[AdditionSet]:
+def by_cost(additions: list[Addition]) -> Iterator[AdditionSet]:
     """Yield what one slot may have: nothing, then each thing alone, the cheapest and fewest pieces first."""
     yield ()
-    for one in sorted(found, key=lambda one: (cost_of((one,)), one.pieces)):
-        yield (one,)
+    for addition in sorted(additions, key=lambda addition: (cost_of((addition,)), addition.pieces)):
+        yield (addition,)
 
 
 class _TooMany(Exception):
@@ -95,7 +95,7 @@ def height_kit(solver: HeightSearch, tier: Tier, *, alike: float = ALIKE_DEG) ->
     except _TooMany:
         solver.cut_short.add(tier)
     best = frontier.best()
-    return tuple(measured(solver, best, one) for one in best)
+    return tuple(measured(solver, best, addition) for addition in best)
 
 
 def _try_sets(
@@ -124,18 +124,18 @@ def _try_sets(
 
 
 def measured(
-    solver: HeightSearch, kit: AdditionSet, one: Addition, *, here: bool = True
+    solver: HeightSearch, kit: AdditionSet, addition: Addition, *, here: bool = True
 ) -> Addition:
     """Return an addition with the height it has to have, where that follows from the seat.
 
     ``here`` puts what is to be found on top of what lies in the room.
     """
-    if one.slot != "feet" or one.price != "found":
-        return one
+    if addition.slot != "feet" or addition.price != "found":
+        return addition
     case = solver.case
     seat = solver.heights(with_additions(case.workstation, kit)).seated.seat
     height = seat - total(legs_terms(case.body, case))
-    return topped(case, height, items_used(kit)) if here else replace(one, height=height)
+    return topped(case, height, items_used(kit)) if here else replace(addition, height=height)
 
 
 def pointer_kit(case: Case, tier: Tier) -> AdditionSet:
@@ -145,12 +145,12 @@ def pointer_kit(case: Case, tier: Tier) -> AdditionSet:
     def over_of(kit: AdditionSet) -> float:
         return mouse_over(replace(case, workstation=with_additions(case.workstation, kit)))
 
-    found = pointer_additions(case, tier)
+    additions = pointer_additions(case, tier)
     try:
-        for kit in [(), *((one,) for one in found if one.id != SWAP)]:
+        for kit in [(), *((addition,) for addition in additions if addition.id != SWAP)]:
             frontier.take(kit, Quality(False, 0.0, 0.0, over_of(kit)))
         best = frontier.best()
-        last = next(((one,) for one in found if one.id == SWAP), None)
+        last = next(((addition,) for addition in additions if addition.id == SWAP), None)
         if last is None or over_of(best) - over_of(last) < LEAST_SWAP_DEG:
             return best
         return last
@@ -205,4 +205,4 @@ def _own(case: Case, own: OwnNumbers) -> AdditionSet:
         solver = HeightSearch(case, own)
     except MissingInput:
         return kit
-    return tuple(measured(solver, kit, one, here=False) for one in kit)
+    return tuple(measured(solver, kit, addition, here=False) for addition in kit)

@@ -49,9 +49,9 @@ def stack_addition(slot: Literal["feet", "screen"], stack: Stack) -> Addition:
 def desk_additions(case: Case, tier: Tier) -> list[Addition]:
     """What can be done about the height of the keys."""
     desk, laptop = case.workstation.desk, case.workstation.screen.kind == ScreenKind.LAPTOP
-    found: list[Addition] = []
+    additions: list[Addition] = []
     if desk.form == "tray" and desk.screen_base is not None and desk.top_thickness is not None:
-        found.append(
+        additions.append(
             Addition(
                 id="tray_off",
                 slot="desk",
@@ -63,10 +63,10 @@ def desk_additions(case: Case, tier: Tier) -> list[Addition]:
             )
         )
     if desk.surface is None or tier == "room" or case.on_lap:
-        return found
+        return additions
     plain = desk.form in (None, "fixed", "sit_stand")
     if desk.surface.fixed and plain and desk.risers is not False:
-        found.append(
+        additions.append(
             Addition(
                 id="risers",
                 slot="desk",
@@ -80,7 +80,7 @@ def desk_additions(case: Case, tier: Tier) -> list[Addition]:
         )
     if tier == "lasting":
         if plain and desk.under in (None, UnderDesk.FREE) and not laptop:
-            found.append(
+            additions.append(
                 Addition(
                     id="tray",
                     slot="desk",
@@ -92,7 +92,7 @@ def desk_additions(case: Case, tier: Tier) -> list[Addition]:
                 )
             )
         if desk.kind != "sit_stand" and desk.form in (None, "fixed", "counter"):
-            found.append(
+            additions.append(
                 Addition(
                     id="sit_stand",
                     slot="desk",
@@ -103,7 +103,7 @@ def desk_additions(case: Case, tier: Tier) -> list[Addition]:
                     apply=replace_desk,
                 )
             )
-    return found
+    return additions
 
 
 def pointer_additions(case: Case, tier: Tier) -> list[Addition]:
@@ -113,9 +113,9 @@ def pointer_additions(case: Case, tier: Tier) -> list[Addition]:
         return []
     weak, hand = case.person.weak_side, station.mouse.hand
     to_weak = case.person.against({Demand.OTHER_HAND}) is not None and hand != weak
-    found: list[Addition] = []
+    additions: list[Addition] = []
     if not to_weak:
-        found.append(
+        additions.append(
             Addition(
                 id="other_hand",
                 slot="pointer",
@@ -127,7 +127,7 @@ def pointer_additions(case: Case, tier: Tier) -> list[Addition]:
         )
     if tier != "room":
         if station.keyboard.kind == KeyboardKind.FULL:
-            found.append(
+            additions.append(
                 Addition(
                     id="short_keyboard",
                     slot="pointer",
@@ -137,7 +137,7 @@ def pointer_additions(case: Case, tier: Tier) -> list[Addition]:
                     apply=replace_keyboard(KeyboardKind.NO_NUMBER_BLOCK),
                 )
             )
-        found.append(
+        additions.append(
             Addition(
                 id="central_pointer",
                 slot="pointer",
@@ -147,4 +147,4 @@ def pointer_additions(case: Case, tier: Tier) -> list[Addition]:
                 apply=take_central_pointer,
             )
         )
-    return found
+    return additions

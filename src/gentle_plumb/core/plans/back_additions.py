@@ -105,7 +105,7 @@ def _too_deep(case: Case) -> float:
     """How much thickness brings the pan to its target, mm; 0 where it fits, or is not known."""
     plain = replace(case, uncertain=False)
     row = seat_depth_row(plain)
-    short = next((one for one in row.limits if one.kind in ("starts", "fixed")), None)
+    short = next((limit for limit in row.limits if limit.kind in ("starts", "fixed")), None)
     if short is None or short.short >= 0 or row.high is None:
         return 0.0
     return -short.short if short.at > row.high + LEAST_INSERT_MM else 0.0
@@ -127,5 +127,5 @@ def _room_before_back(case: Case) -> float:
 
 def _roll(items: tuple[Item, ...], thickness: float, taken: Mapping[str, int]) -> Item | None:
     """What of the room lies behind the back, the nearest to the thickness wanted."""
-    there = [one for one in items if "lumbar" in one.uses and one.count > taken.get(one.id, 0)]
-    return min(there, key=lambda one: (abs(one.thickness - thickness), one.id), default=None)
+    there = [item for item in items if "lumbar" in item.uses and item.count > taken.get(item.id, 0)]
+    return min(there, key=lambda item: (abs(item.thickness - thickness), item.id), default=None)

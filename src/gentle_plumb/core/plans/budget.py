@@ -17,7 +17,7 @@ def work_of(model: SearchModel) -> int:
 
     A surface or a support for the feet that goes in small steps makes many.
     """
-    feet = sum(_places(one, 1) for one in model.feet or ())
+    feet = sum(_places(foot, 1) for foot in model.feet or ())
     return _places(model.seat, LATTICE_SEATS) * (_places(model.surface, LATTICE_SURFACES) + feet)
 
 

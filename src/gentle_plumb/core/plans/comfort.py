@@ -64,7 +64,7 @@ def discomforts_of(case: Case, station: Workstation) -> tuple[Discomfort, ...]:
 
 def comfort_deg(case: Case, station: Workstation) -> float:
     """Return all of it together, degrees."""
-    return sum(one.deg for one in discomforts_of(case, station))
+    return sum(discomfort.deg for discomfort in discomforts_of(case, station))
 
 
 def _depth_off(case: Case, station: Workstation) -> float:

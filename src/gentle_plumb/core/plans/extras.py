@@ -60,9 +60,9 @@ def extras_of(case: Case, tier: Tier) -> tuple[Addition, ...]:
     if tier == "room":
         return ()
     there = case.workstation.at_hand
-    found = []
+    additions = []
     if _calls(case) > CALLS_H and "headset" not in there:
-        found.append(_headset(case))
+        additions.append(_headset(case))
     if case.hours.get("paper", 0.0) >= PAPER_H and "document_holder" not in there:
-        found.append(_holder(case))
-    return tuple(found)
+        additions.append(_holder(case))
+    return tuple(additions)

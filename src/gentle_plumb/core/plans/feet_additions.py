@@ -18,11 +18,13 @@ def feet_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None) 
     station = case.workstation
     if case.seat_stays or not case.sits:
         return []
-    found: list[Addition] = []
+    additions: list[Addition] = []
     if tier != "lasting":
-        found += [stack_addition("feet", one) for one in stacks_of(station.items, "feet", taken)]
+        additions += [
+            stack_addition("feet", stack) for stack in stacks_of(station.items, "feet", taken)
+        ]
     if tier != "room":
-        found.append(
+        additions.append(
             Addition(
                 id="footrest",
                 slot="feet",
@@ -34,8 +36,8 @@ def feet_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None) 
             )
         )
     if tier != "lasting" and case.policy.temporary != "never":
-        found.append(feet_to_find())
-    return found
+        additions.append(feet_to_find())
+    return additions
 
 
 TO_FIND = Span(low=20, high=HIGHEST_STACK_MM)
@@ -55,21 +57,23 @@ def topped(case: Case, height: float, taken: dict[str, int]) -> Addition:
 
     """
     most = height - TO_FIND.low
-    there = [one for one in stacks_of(case.workstation.items, "feet", taken) if one.height <= most]
+    there = [
+        stack for stack in stacks_of(case.workstation.items, "feet", taken) if stack.height <= most
+    ]
     if not there:
         return feet_to_find(height)
-    tallest = max(there, key=lambda one: (one.height, -one.count))
+    tallest = max(there, key=lambda stack: (stack.height, -stack.count))
     return replace(_on_top_of(tallest), height=height)
 
 
 def _on_top_of(stack: Stack) -> Addition:
     """Return a stack of what is here with something on top that has yet to be found."""
-    one = stack_addition("feet", stack)
+    addition = stack_addition("feet", stack)
     span = Span(low=stack.height + TO_FIND.low, high=HIGHEST_STACK_MM)
     return replace(
-        one,
+        addition,
         id="feet_topped",
-        label=f"{one.label}, with something on top to be found",
+        label=f"{addition.label}, with something on top to be found",
         price="found",
         height=None,
         apply=add_foot_support(span),
@@ -81,7 +85,7 @@ def topped_offers(case: Case, taken: dict[str, int] | None = None) -> list[Addit
     if case.seat_stays or not case.sits or case.policy.temporary == "never":
         return []
     stacks = stacks_of(case.workstation.items, "feet", taken)
-    return [_on_top_of(one) for one in stacks if one.height <= HIGHEST_STACK_MM - TO_FIND.low]
+    return [_on_top_of(stack) for stack in stacks if stack.height <= HIGHEST_STACK_MM - TO_FIND.low]
 
 
 def feet_to_find(height: float | None = None) -> Addition:

@@ -46,20 +46,22 @@ def feet_for_seat(
     if abs(meant.heights(station).seated.seat - search.heights(station).seated.seat) <= TAPE_MM:
         return kit
     if tier == "own":
-        return tuple(measured(search, kit, one, here=False) for one in kit)
-    place = next((index for index, one in enumerate(kit) if one.slot in AFTER_FEET), len(kit))
-    before = tuple(one for one in kit[:place] if one.slot != "feet")
-    after = tuple(one for one in kit[place:] if one.slot != "feet")
+        return tuple(measured(search, kit, addition, here=False) for addition in kit)
+    place = next(
+        (index for index, addition in enumerate(kit) if addition.slot in AFTER_FEET), len(kit)
+    )
+    before = tuple(addition for addition in kit[:place] if addition.slot != "feet")
+    after = tuple(addition for addition in kit[place:] if addition.slot != "feet")
     planner = Planner(case, held)
     frontier = Frontier(Worth.of(case), strain=lambda kit: planner.over(kit)[1])
     bare = search.heights(case.workstation)
-    made = feet_additions(case, tier, items_used((*before, *after)))
-    for feet in by_cost(made):
+    additions = feet_additions(case, tier, items_used((*before, *after)))
+    for feet in by_cost(additions):
         tried = (*before, *feet, *after)
         heights = search.heights(with_additions(case.workstation, tried))
         frontier.take(tried, heights.quality(bare))
     best = frontier.best()
-    return tuple(measured(search, best, one) for one in best)
+    return tuple(measured(search, best, addition) for addition in best)
 
 
 AFTER_FEET = frozenset({"screen", "pointer", "phone", "paper"})

@@ -83,7 +83,7 @@ class Tried:
     @property
     def handled(self) -> tuple[float, float]:
         """What tells alike sets of one cost apart at last: pieces, then the rest of the fit."""
-        return sum(one.pieces for one in self.kit), self.quality.over
+        return sum(addition.pieces for addition in self.kit), self.quality.over
 
 
 class Frontier:
@@ -104,11 +104,11 @@ class Frontier:
 
     def beaten(self, cost: Cost, quality: Quality) -> bool:
         """Whether a set that was tried costs no more and is in nothing worse; then there is nothing to try."""
-        return any(one.cost <= cost and one.quality.no_worse(quality) for one in self._kept)
+        return any(tried.cost <= cost and tried.quality.no_worse(quality) for tried in self._kept)
 
     def outdone(self, cost: Cost, quality: Quality) -> bool:
         """Whether a set that costs less was tried and is in nothing worse."""
-        return any(one.cost < cost and one.quality.no_worse(quality) for one in self._kept)
+        return any(tried.cost < cost and tried.quality.no_worse(quality) for tried in self._kept)
 
     def take(self, kit: AdditionSet, quality: Quality) -> None:
         """Note a set that was tried."""
@@ -120,13 +120,13 @@ class Frontier:
         """The set to take."""
         chosen: AdditionSet = ()
         cheaper: list[Tried] = []
-        in_order = sorted(self._kept, key=lambda one: one.cost)
-        for _, group in groupby(in_order, key=lambda one: one.cost):
+        in_order = sorted(self._kept, key=lambda tried: tried.cost)
+        for _, group in groupby(in_order, key=lambda tried: tried.cost):
             alike = list(group)
             worthy = [
-                one
-                for one in alike
-                if all(self.worth.better(one.quality, other.quality) for other in cheaper)
+                tried
+                for tried in alike
+                if all(self.worth.better(tried.quality, other.quality) for other in cheaper)
             ]
             if worthy:
                 chosen = self._of_alike(worthy, alike).kit
@@ -137,14 +137,16 @@ class Frontier:
         """Return the best of sets of one cost: none of them is better by a difference worth having."""
         better = self.worth.better
         worthy = [
-            one for one in worthy if not any(better(other.quality, one.quality) for other in group)
+            tried
+            for tried in worthy
+            if not any(better(other.quality, tried.quality) for other in group)
         ] or worthy
-        best = min(one.fits(self.alike) for one in worthy)
-        tied = [one for one in worthy if one.fits(self.alike) == best]
+        best = min(tried.fits(self.alike) for tried in worthy)
+        tied = [tried for tried in worthy if tried.fits(self.alike) == best]
         strain = self._strain if len(tied) > 1 else None
 
-        def rank(one: Tried) -> tuple[float, ...]:
-            minutes = strain(one.kit) if strain is not None else None
-            return (round((minutes or 0.0) / ALIKE_MIN), *one.handled)
+        def rank(tried: Tried) -> tuple[float, ...]:
+            minutes = strain(tried.kit) if strain is not None else None
+            return (round((minutes or 0.0) / ALIKE_MIN), *tried.handled)
 
         return min(tied, key=rank)

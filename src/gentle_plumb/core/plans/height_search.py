@@ -83,9 +83,9 @@ class HeightSearch:
     ) -> Heights:
         """Both postures; with any support or any height of the picture, a bound for what follows."""
         models = [
-            one.model(station, together=self._together)
-            for one in (self._seated, self._standing)
-            if one
+            lengths.model(station, together=self._together)
+            for lengths in (self._seated, self._standing)
+            if lengths
         ]
         free: dict[str, Any] = {"feet": None} if any_feet else {}
         if any_top and station.screen.kind != ScreenKind.LAPTOP:
@@ -103,10 +103,10 @@ class HeightSearch:
             for model, mine in zip(models, own, strict=False)
         ]
         self.work += sum(work_of(model) for model in models)
-        found = [search(model) for model in models]
+        solutions = [search(model) for model in models]
         return Heights(
-            seated=found[0],
-            standing=found[1] if len(found) > 1 else None,
+            seated=solutions[0],
+            standing=solutions[1] if len(solutions) > 1 else None,
             pieces=shoulder_over(self.case, station) + self._comfort(station)
             if self.case.sits
             else 0.0,

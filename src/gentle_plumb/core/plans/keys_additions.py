@@ -41,22 +41,22 @@ def _stacks(case: Case, tier: Tier, use: str, what: str) -> list[Addition]:
     lift = _lacking(case)
     if tier == "lasting" or case.on_lap or lift is None or lift <= LEAST_LIFT_MM:
         return []
-    found = stacks_of(case.workstation.items, use)
-    found.sort(key=lambda one: (abs(one.height - lift), one.count))
+    stacks = stacks_of(case.workstation.items, use)
+    stacks.sort(key=lambda stack: (abs(stack.height - lift), stack.count))
     return [
         Addition(
             id=f"{use}_stack",
             slot="keys",
-            label=f"{one.text} under {what}",
+            label=f"{stack.text} under {what}",
             price="nothing",
             does=f"raises {what}",
             temporary=True,
-            items=one.items,
-            height=one.height,
-            sd=one.sd,
-            apply=raise_keys(one.height),
+            items=stack.items,
+            height=stack.height,
+            sd=stack.sd,
+            apply=raise_keys(stack.height),
         )
-        for one in found[:NEAREST_STACKS]
+        for stack in stacks[:NEAREST_STACKS]
     ]
 
 
@@ -73,10 +73,10 @@ def _lacking(case: Case) -> float | None:
         legs = total(legs_terms(case.body, case))
         seat = span.clamp(legs) if span is not None else legs
         if case.own_seat:
-            at = case.found_seated.seat
-            if at is None:
+            position = case.found_seated.seat
+            if position is None:
                 return None
-            seat = at
+            seat = position
         keys = total(keys_terms(case.body, case, "seated", seat, case.policy.elbow_high))
         return keys - case.keyboard_thickness() - surface.high
     except MissingInput:

@@ -29,40 +29,47 @@ def offers_of(case: Case, *, own: OwnNumbers | None = None) -> tuple[Offer, ...]
     """
     own = own or OwnNumbers()
     planner, kit = Planner(case, own), own_kit(case, own.taken)
-    found: list[Offer] = []
+    offers: list[Offer] = []
     slots = list(SLOTS)
     for place, slot in enumerate(slots):
-        before = tuple(one for one in kit if one.slot in slots[:place])
-        others = tuple(one for one in kit if one.slot != slot)
+        before = tuple(addition for addition in kit if addition.slot in slots[:place])
+        others = tuple(addition for addition in kit if addition.slot != slot)
         made = replace(case, workstation=with_additions(case.workstation, before))
         rest = planner.over(others)
         mine = []
-        for one in offers_in(made, slot, items_used(others)):
-            over, minutes = planner.over(_in_order((*others, one)))
+        for addition in offers_in(made, slot, items_used(others)):
+            over, minutes = planner.over(_in_order((*others, addition)))
             mine.append(
                 Offer(
-                    key=key_of(one),
+                    key=key_of(addition),
                     slot=slot,
-                    label=one.label,
-                    does=one.does,
-                    price=one.price,
-                    temporary=one.temporary,
-                    taken=key_of(one) in own.taken,
+                    label=addition.label,
+                    does=addition.does,
+                    price=addition.price,
+                    temporary=addition.temporary,
+                    taken=key_of(addition) in own.taken,
                     removes=rest[0] - over,
                     minutes=less(rest[1], minutes),
                     left=over,
-                    height=one.height,
-                    span=one.span,
+                    height=addition.height,
+                    span=addition.span,
                 )
             )
-        mine.sort(key=lambda one: (not one.taken, one.key == SWAP, -one.removes, PRICES[one.price]))
+        mine.sort(
+            key=lambda offer: (
+                not offer.taken,
+                offer.key == SWAP,
+                -offer.removes,
+                PRICES[offer.price],
+            )
+        )
         for kind in ("_stack", "_topped"):
-            stacks = [one for one in mine if kind in one.key]
-            mine = [one for one in mine if one not in stacks[MOST_STACKS:]]
-        found += mine
-    return tuple(found)
+            stacks = [offer for offer in mine if kind in offer.key]
+            mine = [offer for offer in mine if offer not in stacks[MOST_STACKS:]]
+        offers += mine
+    return tuple(offers)
 
 
 def _in_order(kit: AdditionSet) -> AdditionSet:
     slots = list(SLOTS)
-    return tuple(sorted(kit, key=lambda one: slots.index(one.slot)))
+    return tuple(sorted(kit, key=lambda addition: slots.index(addition.slot)))

@@ -37,12 +37,12 @@ SLOTS: dict[Slot, str] = {
 TIERS_OFFERED: tuple[Tier, ...] = ("room", "little", "lasting")
 
 
-def key_of(one: Addition) -> str:
+def key_of(addition: Addition) -> str:
     """Return what an addition is kept under: its name, and what it is stacked of.
 
     The letters of an identifier in the record: no blanks, no dots.
     """
-    return "-".join([one.id, *(f"{item}{many}" for item, many in one.items)])
+    return "-".join([addition.id, *(f"{item}{many}" for item, many in addition.items)])
 
 
 def offers_in(case: Case, slot: Slot, used: dict[str, int]) -> list[Addition]:
@@ -57,15 +57,15 @@ def offers_in(case: Case, slot: Slot, used: dict[str, int]) -> list[Addition]:
         Pieces of the room that are used already, by item.
 
     """
-    found: dict[str, Addition] = {}
+    additions: dict[str, Addition] = {}
     makeshifts = case.policy.temporary != "never"
     for tier in TIERS_OFFERED:
-        for one in _offered(case, slot, tier, used):
-            if (makeshifts or not one.temporary) and all(
-                _left(case, item, used) >= many for item, many in one.items
+        for addition in _offered(case, slot, tier, used):
+            if (makeshifts or not addition.temporary) and all(
+                _left(case, item, used) >= many for item, many in addition.items
             ):
-                found.setdefault(key_of(one), one)
-    return list(found.values())
+                additions.setdefault(key_of(addition), addition)
+    return list(additions.values())
 
 
 def _left(case: Case, item: str, used: dict[str, int]) -> int:
@@ -89,7 +89,7 @@ def _offered(case: Case, slot: Slot, tier: Tier, used: dict[str, int]) -> Iterab
             return pointer_additions(case, tier)
         case "back":
             return back_offers(case, tier, used)
-    return [one for one in extra_offers(case) if one.slot == slot]
+    return [extra_offer for extra_offer in extra_offers(case) if extra_offer.slot == slot]
 
 
 def own_kit(case: Case, taken: Collection[str]) -> AdditionSet:
@@ -107,7 +107,7 @@ def own_kit(case: Case, taken: Collection[str]) -> AdditionSet:
     for slot in SLOTS:
         made = replace(case, workstation=with_additions(case.workstation, tuple(kit)))
         offered = offers_in(made, slot, items_used(tuple(kit)))
-        kit += [one for one in offered if key_of(one) in taken][:1]
+        kit += [addition for addition in offered if key_of(addition) in taken][:1]
     return tuple(kit)
 
 

@@ -113,7 +113,7 @@ class PlanSet:
 
     def plan(self, tier: Tier) -> Plan:
         """The plan of a tier."""
-        return next(one for one in self.plans if one.id == tier)
+        return next(plan for plan in self.plans if plan.id == tier)
 
 
 def hours_of(case: Case, tasks: tuple[str, ...], posture: Posture) -> float | None:
@@ -127,13 +127,13 @@ def hours_of(case: Case, tasks: tuple[str, ...], posture: Posture) -> float | No
 
 
 def _left_of(case: Case, posture: Posture, joints: tuple[Joint, ...]) -> list[ResidualExcess]:
-    found = []
+    excesses = []
     for joint in joints:
         over = UNREACHABLE_DEG if joint.out_of_reach else joint.over
         if not over or (posture == "standing" and joint.joint == "upper_arm"):
             continue
         hours = hours_of(case, JOINTS[joint.joint].tasks, posture)
-        found.append(
+        excesses.append(
             ResidualExcess(
                 joint=joint.joint,
                 label=joint.label,
@@ -144,7 +144,7 @@ def _left_of(case: Case, posture: Posture, joints: tuple[Joint, ...]) -> list[Re
                 else strain_minutes(hours=hours, share=1.0, over_deg=over),
             )
         )
-    return found
+    return excesses
 
 
 def _asked_of(case: Case) -> list[ResidualExcess]:
@@ -154,16 +154,16 @@ def _asked_of(case: Case) -> list[ResidualExcess]:
     hours = hours_of(case, JOINTS["trunk"].tasks, "seated")
     return [
         ResidualExcess(
-            joint=one.joint,
-            label=one.label,
+            joint=discomfort.joint,
+            label=discomfort.label,
             posture="seated",
-            over=one.deg,
+            over=discomfort.deg,
             minutes=None
             if hours is None
-            else strain_minutes(hours=hours, share=1.0, over_deg=one.deg),
+            else strain_minutes(hours=hours, share=1.0, over_deg=discomfort.deg),
             judged=True,
         )
-        for one in discomforts_of(case, case.workstation)
+        for discomfort in discomforts_of(case, case.workstation)
     ]
 
 
@@ -172,14 +172,16 @@ def what_is_left(case: Case, settled: AimedSettings) -> tuple[ResidualExcess, ..
 
     Keys that no arm reaches count as much as any joint can be off.
     """
-    found = _left_of(case, "seated", settled.joints_seated)
-    found += _left_of(case, "standing", settled.joints_standing)
-    found += _asked_of(case)
-    return tuple(sorted(found, key=lambda one: (-abs(one.over), one.posture, one.joint)))
+    excesses = _left_of(case, "seated", settled.joints_seated)
+    excesses += _left_of(case, "standing", settled.joints_standing)
+    excesses += _asked_of(case)
+    return tuple(
+        sorted(excesses, key=lambda excess: (-abs(excess.over), excess.posture, excess.joint))
+    )
 
 
 def total_of(left: tuple[ResidualExcess, ...]) -> tuple[float, float | None]:
     """Degrees and strain minutes together; minutes None where no hours are known."""
-    known = [one.minutes for one in left if one.minutes is not None]
+    known = [excess.minutes for excess in left if excess.minutes is not None]
     minutes = sum(known) if known or not left else None
-    return sum(abs(one.over) for one in left), minutes
+    return sum(abs(excess.over) for excess in left), minutes

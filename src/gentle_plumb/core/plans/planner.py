@@ -25,13 +25,13 @@ class Planner:
 
     def settled(self, kit: AdditionSet) -> tuple[Case, AimedSettings]:
         """The case with these additions, and how it is set then."""
-        key = tuple(f"{one.id}:{one.height}:{one.items}" for one in kit)
+        key = tuple(f"{addition.id}:{addition.height}:{addition.items}" for addition in kit)
         if key not in self._made:
             case = replace(self.case, workstation=with_additions(self.case.workstation, kit))
-            made = aimed_settings(
+            settings = aimed_settings(
                 case, overrule_seated=self.own.seated, overrule_standing=self.own.standing
             )
-            self._made[key] = case, made
+            self._made[key] = case, settings
         return self._made[key]
 
     def over(self, kit: AdditionSet) -> tuple[float, float | None]:
@@ -46,14 +46,16 @@ class Planner:
         case, settled = self.settled(kit)
         left = what_is_left(case, settled)
         over, minutes = total_of(left)
-        lacks = hard_limits(case, settled)
+        limits = hard_limits(case, settled)
         added = []
-        for one in kit:
-            rest = tuple(other for other in kit if other is not one)
+        for addition in kit:
+            rest = tuple(other for other in kit if other is not addition)
             without = self.over(rest)
-            mends = lacks.mends(hard_limits(*self.settled(rest)))
-            added.append(_added(one, without[0] - over, less(without[1], minutes), mends=mends))
-        temporary = any(one.temporary for one in kit)
+            mends = limits.mends(hard_limits(*self.settled(rest)))
+            added.append(
+                _added(addition, without[0] - over, less(without[1], minutes), mends=mends)
+            )
+        temporary = any(addition.temporary for addition in kit)
         return Plan(
             id=tier,
             label=TIERS[tier],
@@ -63,7 +65,7 @@ class Planner:
             left=left,
             over=over,
             minutes=minutes,
-            lacks=lacks,
+            lacks=limits,
             temporary=temporary,
             cautions=(*_cautions(case, kit), *(() if whole else (NOT_ALL_TRIED,))),
             assumes=assumptions_of(case),
@@ -85,7 +87,7 @@ def untold_in(case: Case, settled: AimedSettings) -> tuple[str, ...]:
 
 def added_by(kit: AdditionSet) -> tuple[Added, ...]:
     """Return what a set of additions adds, without what each removes."""
-    return tuple(_added(one, 0.0, None) for one in kit)
+    return tuple(_added(addition, 0.0, None) for addition in kit)
 
 
 def less(before: float | None, after: float | None) -> float | None:
@@ -93,45 +95,47 @@ def less(before: float | None, after: float | None) -> float | None:
     return None if before is None or after is None else before - after
 
 
-def _added(one: Addition, removes: float, minutes: float | None, *, mends: bool = False) -> Added:
+def _added(
+    addition: Addition, removes: float, minutes: float | None, *, mends: bool = False
+) -> Added:
     return Added(
-        id=one.id,
-        key=key_of(one),
-        slot=one.slot,
-        label=one.label,
-        does=one.does,
-        price=one.price,
-        price_label=PRICE_LABELS[one.price],
-        temporary=one.temporary,
+        id=addition.id,
+        key=key_of(addition),
+        slot=addition.slot,
+        label=addition.label,
+        does=addition.does,
+        price=addition.price,
+        price_label=PRICE_LABELS[addition.price],
+        temporary=addition.temporary,
         removes=removes,
         minutes=minutes,
-        height=one.height,
-        sd=one.sd,
-        span=one.span,
+        height=addition.height,
+        sd=addition.sd,
+        span=addition.span,
         mends=mends,
-        takes_away=one.takes_away,
+        takes_away=addition.takes_away,
     )
 
 
 def _cautions(case: Case, kit: AdditionSet) -> tuple[str, ...]:
-    found = []
-    if any(one.temporary for one in kit):
+    texts = []
+    if any(addition.temporary for addition in kit):
         dated = case.policy.temporary == "dated"
-        found.append(
+        texts.append(
             "Temporary. Set an end date as the follow-up date."
             if dated
             else "Temporary. Review at the follow-up."
         )
-    if any(one.items for one in kit):
-        found.append(STACK_WARNING)
-    if any(one.id == "risers" for one in kit):
-        found.append(RISERS_WARNING)
+    if any(addition.items for addition in kit):
+        texts.append(STACK_WARNING)
+    if any(addition.id == "risers" for addition in kit):
+        texts.append(RISERS_WARNING)
     if case.own_seat:
-        found.append(
+        texts.append(
             "Leave the client's own seating unchanged; any change goes through their therapist."
         )
-    if any(one.id == "high_chair" for one in kit):
-        found.append(
+    if any(addition.id == "high_chair" for addition in kit):
+        texts.append(
             "Use a high chair on castors only with brakes or glides; set the foot ring first."
         )
-    return tuple(found)
+    return tuple(texts)

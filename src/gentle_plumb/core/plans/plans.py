@@ -112,5 +112,5 @@ def make_plans(case: Case, *, own: OwnNumbers | None = None, fixes: bool = True)
     planner, solver = Planner(case, own), _solver(case, own)
     tiers: tuple[Tier, ...] = (*TIERS_OFFERED, "own") if own.taken else TIERS_OFFERED
     chosen = [(tier, choose(case, tier, own, solver)) for tier in tiers]
-    plans = tuple(planner.plan(tier, one.kit, whole=one.whole) for tier, one in chosen)
+    plans = tuple(planner.plan(tier, choice.kit, whole=choice.whole) for tier, choice in chosen)
     return PlanSet(plans=plans, fixes=single_purchases(planner, plans[0]) if fixes else ())

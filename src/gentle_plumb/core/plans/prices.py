@@ -54,11 +54,11 @@ def total_price(prices: Iterable[Price], sums: Prices) -> Total:
     120.0
 
     """
-    counted = Counter(one for one in prices if one in PAID)
-    known = [sums.of(one) for one in counted]
+    counted = Counter(price for price in prices if price in PAID)
+    known = [sums.of(text) for text in counted]
     return Total(
-        classes=tuple((one, counted[one]) for one in PAID if counted[one]),
+        classes=tuple((text, counted[text]) for text in PAID if counted[text]),
         sum=None
         if None in known
-        else float(sum((sums.of(one) or 0.0) * many for one, many in counted.items())),
+        else float(sum((sums.of(text) or 0.0) * many for text, many in counted.items())),
     )

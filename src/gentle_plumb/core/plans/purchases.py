@@ -17,9 +17,9 @@ from .seat_additions import seat_additions
 
 def _purchases(case: Case) -> list[Addition]:
     """Everything that could be bought, each once; the cheapest first, else as it is offered."""
-    found: dict[str, Addition] = {}
+    additions: dict[str, Addition] = {}
     for tier in ("little", "lasting"):
-        for one in (
+        for seat_addition in (
             *seat_additions(case, tier),
             *desk_additions(case, tier),
             *keys_additions(case, tier),
@@ -28,9 +28,9 @@ def _purchases(case: Case) -> list[Addition]:
             *pointer_additions(case, tier),
             *back_additions(case, tier, {}),
         ):
-            if one.price not in ("nothing", "found"):
-                found.setdefault(one.id, one)
-    return sorted(found.values(), key=lambda one: PRICES[one.price])
+            if seat_addition.price not in ("nothing", "found"):
+                additions.setdefault(seat_addition.id, seat_addition)
+    return sorted(additions.values(), key=lambda addition: PRICES[addition.price])
 
 
 def single_purchases(planner: Planner, room: Plan) -> tuple[SinglePurchase, ...]:
@@ -42,49 +42,54 @@ def single_purchases(planner: Planner, room: Plan) -> tuple[SinglePurchase, ...]
     worth = planner.case.least_gain_deg
     if room.over <= worth and not room.lacks.any:
         return ()
-    found, seen = [], set()
-    for one in _purchases(planner.case):
-        kit = (*(other for other in room.kit if other.slot != one.slot), one)
+    purchases, seen = [], set()
+    for purchas in _purchases(planner.case):
+        kit = (*(other for other in room.kit if other.slot != purchas.slot), purchas)
         over, minutes = planner.over(kit)
-        lacks = hard_limits(*planner.settled(kit))
-        same = one.slot, one.price, round(over, 1), lacks
+        limits = hard_limits(*planner.settled(kit))
+        same = purchas.slot, purchas.price, round(over, 1), limits
         if same in seen:
             continue  # another of its kind at its price does as much
         seen.add(same)
-        mends = lacks.mends(room.lacks)
-        if lacks.worse_than(room.lacks):
+        mends = limits.mends(room.lacks)
+        if limits.worse_than(room.lacks):
             continue
         if mends or room.over - over > worth:
-            found.append(
+            purchases.append(
                 SinglePurchase(
-                    id=one.id,
-                    label=one.label,
-                    does=one.does,
-                    price=one.price,
-                    price_label=PRICE_LABELS[one.price],
+                    id=purchas.id,
+                    label=purchas.label,
+                    does=purchas.does,
+                    price=purchas.price,
+                    price_label=PRICE_LABELS[purchas.price],
                     removes=room.over - over,
                     minutes=less(room.minutes, minutes),
                     left=over,
                     mends=mends,
-                    lacks=lacks,
-                    span=one.span,
+                    lacks=limits,
+                    span=purchas.span,
                 )
             )
     return tuple(
         sorted(
-            (one for one in found if not _outdone(one, found)),
-            key=lambda one: (not one.mends, -(one.minutes or 0.0), -one.removes, PRICES[one.price]),
+            (purchase for purchase in purchases if not _outdone(purchase, purchases)),
+            key=lambda purchase: (
+                not purchase.mends,
+                -(purchase.minutes or 0.0),
+                -purchase.removes,
+                PRICES[purchase.price],
+            ),
         )
     )
 
 
-def _outdone(one: SinglePurchase, found: list[SinglePurchase]) -> bool:
+def _outdone(purchase: SinglePurchase, purchases: list[SinglePurchase]) -> bool:
     """Whether something cheaper does as well: it mends as much, and removes no less."""
     return any(
-        PRICES[other.price] < PRICES[one.price]
-        and not other.lacks.worse_than(one.lacks)
-        and other.removes >= one.removes - ALIKE_REMOVED_DEG
-        for other in found
+        PRICES[other.price] < PRICES[purchase.price]
+        and not other.lacks.worse_than(purchase.lacks)
+        and other.removes >= purchase.removes - ALIKE_REMOVED_DEG
+        for other in purchases
     )
 
 

@@ -26,14 +26,14 @@ def _stands_up(case: Case) -> bool:
     return case.sits and case.moves_up and case.may_stand
 
 
-def _for_standing(one: Addition) -> Addition:
+def _for_standing(addition: Addition) -> Addition:
     """Return what lifts the picture as something that is in for standing and out for sitting."""
     return replace(
-        one,
-        id=f"{one.id}_standing",
-        label=f"{one.label}, for standing only",
+        addition,
+        id=f"{addition.id}_standing",
+        label=f"{addition.label}, for standing only",
         does="raises the screen for standing; out again for sitting",
-        apply=lift_for_standing(one.apply),
+        apply=lift_for_standing(addition.apply),
     )
 
 
@@ -46,16 +46,16 @@ def screen_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None
         return _for_wall(case, tier)
     if screen.kind == ScreenKind.LAPTOP or screen.top_above_surface is None:
         return []
-    found: list[Addition] = []
+    additions: list[Addition] = []
     stands = screen.held not in (ScreenHolder.ARM, ScreenHolder.WALL)
     in_and_out = stands and _stands_up(case)
     stacks = (
         stacks_of(case.workstation.items, "screen", taken) if stands and tier != "lasting" else []
     )
-    found += [stack_addition("screen", one) for one in stacks]
+    additions += [stack_addition("screen", stack) for stack in stacks]
     lifted = case.details.screen_on
     if stands and lifted:
-        found.append(
+        additions.append(
             Addition(
                 id="stand_off",
                 slot="screen",
@@ -67,9 +67,9 @@ def screen_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None
             )
         )
     if in_and_out:
-        found += [_for_standing(stack_addition("screen", one)) for one in stacks]
+        additions += [_for_standing(stack_addition("screen", stack)) for stack in stacks]
     if stands and tier != "room":
-        found.append(
+        additions.append(
             Addition(
                 id="screen_riser",
                 slot="screen",
@@ -81,9 +81,9 @@ def screen_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None
             )
         )
         if in_and_out:
-            found.append(_for_standing(found[-1]))
+            additions.append(_for_standing(additions[-1]))
     if stands and tier == "lasting" and screen.height is not None:
-        found.append(
+        additions.append(
             Addition(
                 id="screen_arm",
                 slot="screen",
@@ -95,7 +95,7 @@ def screen_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None
             )
         )
     if screen.held == ScreenHolder.ARM and tier != "room":
-        found.append(
+        additions.append(
             Addition(
                 id="longer_pole",
                 slot="screen",
@@ -106,7 +106,7 @@ def screen_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None
                 apply=lengthen_pole,
             )
         )
-    return found
+    return additions
 
 
 def _for_wall(case: Case, tier: Tier) -> list[Addition]:
@@ -114,7 +114,7 @@ def _for_wall(case: Case, tier: Tier) -> list[Addition]:
     screen = case.workstation.screen
     if tier == "room" or screen.on_wall_at is None or screen.height is None:
         return []
-    found = [
+    additions = [
         Addition(
             id="wall_bracket",
             slot="screen",
@@ -126,7 +126,7 @@ def _for_wall(case: Case, tier: Tier) -> list[Addition]:
         )
     ]
     if tier == "lasting":
-        found.append(
+        additions.append(
             Addition(
                 id="desk_screen",
                 slot="screen",
@@ -136,4 +136,4 @@ def _for_wall(case: Case, tier: Tier) -> list[Addition]:
                 apply=take_off_wall,
             )
         )
-    return found
+    return additions

@@ -30,18 +30,18 @@ def seat_additions(case: Case, tier: Tier) -> list[Addition]:
     """What can be done about the seat; nothing with a wheelchair, whose seating is not ours."""
     if case.own_seat or not case.sits or case.workstation.chair.seat is None:
         return []
-    found = _cushions(case, tier)
+    additions = _cushions(case, tier)
     if case.person.steady_seat or case.seat_stays:  # a cushion stands less firmly than a plain seat
-        found = []
+        additions = []
     if tier != "lasting":
-        return [*found, *_swapped(case)]
-    return [table_and_chair()] if case.on_lap else [*found, *chair_additions(case)]
+        return [*additions, *_swapped(case)]
+    return [table_and_chair()] if case.on_lap else [*additions, *chair_additions(case)]
 
 
 def _cushions(case: Case, tier: Tier) -> list[Addition]:
-    found: list[Addition] = []
+    additions: list[Addition] = []
     if tier != "lasting":
-        found += [
+        additions += [
             Addition(
                 id="cushion",
                 slot="seat",
@@ -57,7 +57,7 @@ def _cushions(case: Case, tier: Tier) -> list[Addition]:
             for stack in stacks_of(case.workstation.items, "seat")
         ]
     if tier == "little":
-        found.append(
+        additions.append(
             Addition(
                 id="seat_cushion",
                 slot="seat",
@@ -68,7 +68,7 @@ def _cushions(case: Case, tier: Tier) -> list[Addition]:
                 apply=raise_seat(CUSHION_MM),
             )
         )
-    return found
+    return additions
 
 
 def _swapped(case: Case) -> list[Addition]:
@@ -91,7 +91,7 @@ def _swapped(case: Case) -> list[Addition]:
 
 def chair_additions(case: Case) -> list[Addition]:
     """Other chairs, each with a back that carries; a high one not for whoever needs a steady seat."""
-    found = [
+    additions = [
         _chair("task_chair", "Task chair", "brings the seat to leg height", TASK_SEAT, TASK_DEPTH),
         _chair(
             "small_chair",
@@ -105,7 +105,7 @@ def chair_additions(case: Case) -> list[Addition]:
         ),
     ]
     if not case.person.steady_seat:
-        found.append(
+        additions.append(
             _chair(
                 "high_chair",
                 "High chair with a foot ring",
@@ -115,7 +115,7 @@ def chair_additions(case: Case) -> list[Addition]:
                 ring=True,
             )
         )
-    return found
+    return additions
 
 
 def table_and_chair() -> Addition:

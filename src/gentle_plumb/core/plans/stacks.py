@@ -57,34 +57,34 @@ def stacks_of(
 
     """
     usable = sorted(
-        (one for one in items if use in one.uses and one.thickness > 0),
-        key=lambda one: (-one.thickness, one.id),
+        (item for item in items if use in item.uses and item.thickness > 0),
+        key=lambda item: (-item.thickness, item.id),
     )
-    left = {one.id: one.count - (taken or {}).get(one.id, 0) for one in usable}
+    left = {item.id: item.count - (taken or {}).get(item.id, 0) for item in usable}
     most = MOST_ITEMS.get(use, MOST_ELSEWHERE)
-    found: list[Stack] = []
+    stacks: list[Stack] = []
 
     def extend(start: int, chosen: list[tuple[Item, int]], count: int, height: float) -> None:
         if count:
-            found.append(
+            stacks.append(
                 Stack(
-                    items=tuple((one.id, many) for one, many in chosen),
-                    labels=tuple((one.label, many) for one, many in chosen),
+                    items=tuple((item.id, many) for item, many in chosen),
+                    labels=tuple((item.label, many) for item, many in chosen),
                     height=height,
-                    sd=sqrt(sum((many * one.error) ** 2 for one, many in chosen)),
-                    assumed=any(one.assumed for one, _ in chosen),
+                    sd=sqrt(sum((many * item.error) ** 2 for item, many in chosen)),
+                    assumed=any(item.assumed for item, _ in chosen),
                 )
             )
         for index in range(start, len(usable)):
-            one = usable[index]
-            for many in range(1, min(left[one.id], most - count) + 1):
-                over = height + many * one.thickness
+            item = usable[index]
+            for many in range(1, min(left[item.id], most - count) + 1):
+                over = height + many * item.thickness
                 if over > HIGHEST_STACK_MM + ROUNDING:
                     break
-                extend(index + 1, [*chosen, (one, many)], count + many, over)
+                extend(index + 1, [*chosen, (item, many)], count + many, over)
 
     extend(0, [], 0, 0.0)
-    return sorted(found, key=lambda one: (one.count, one.height, one.items))
+    return sorted(stacks, key=lambda stack: (stack.count, stack.height, stack.items))
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -116,11 +116,11 @@ def best_stack(items: Sequence[Item], wanted: float, use: str) -> StackAnswer:
     """
     near = min(
         stacks_of(items, use),
-        key=lambda one: (
-            round(abs(one.height - wanted), COST_DECIMALS),
-            one.count,
-            one.sd,
-            one.items,
+        key=lambda stack: (
+            round(abs(stack.height - wanted), COST_DECIMALS),
+            stack.count,
+            stack.sd,
+            stack.items,
         ),
         default=None,
     )

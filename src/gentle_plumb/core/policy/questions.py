@@ -34,15 +34,15 @@ class PolicyQuestion:
 
     def position(self, id: str) -> PolicyOption:
         """The position of this name; raises UnknownName."""
-        for one in self.positions:
-            if one.id == id:
-                return one
+        for option in self.positions:
+            if option.id == id:
+                return option
         raise UnknownName(
             field=self.id,
             value=id,
-            choices=tuple(one.id for one in self.positions),
+            choices=tuple(position.id for position in self.positions),
             message=f"{self.label}: there is no “{id}”; one of "
-            f"{', '.join(one.id for one in self.positions)}",
+            f"{', '.join(position.id for position in self.positions)}",
         )
 
 
@@ -54,8 +54,10 @@ def _question(id: str, given: Mapping[str, Any]) -> PolicyQuestion:
     )
     if id == "rhythm":
         positions += tuple(
-            PolicyOption(id=one.id, label=one.label, why=one.says, sets={"rhythm": one.id})
-            for one in RHYTHMS.values()
+            PolicyOption(
+                id=rhythm.id, label=rhythm.label, why=rhythm.says, sets={"rhythm": rhythm.id}
+            )
+            for rhythm in RHYTHMS.values()
         )
     facts = {name: value for name, value in given.items() if name != "positions"}
     question = entry(

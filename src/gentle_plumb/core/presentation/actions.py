@@ -132,40 +132,42 @@ def action_views(
 
     ``levers`` say what moves each quantity, where the piece knows it.
     """
-    titles: Mapping[str, str] = {one.id: one.title for one in causes}
+    titles: Mapping[str, str] = {cause.id: cause.title for cause in causes}
     return [
         ActionView(
-            id=one.id,
-            field=one.id.replace(".", "-"),
-            kind=one.kind,
-            heading=TAKE_AWAY if one.takes_away else KINDS[one.kind],
-            text=action_text(one, unit),
-            who=WHO[one.who],
-            when=_when(one),
-            price=PRICE_LABELS[one.price] if one.price else "",
-            temporary=one.temporary,
-            state=one.state,
-            posture=one.posture,
-            changes=_changes(one),
-            step=f"{one.posture}.{one.quantity}" if one.quantity else "",
-            resolves=[titles[id] for id in one.resolves if id in titles],
-            group=one.group,
-            check=one.check,
-            test=one.answers.test.label if one.answers.test else "",
-            word=one.answers.word.label if one.answers.word else "",
-            hurts_at=REGIONS[one.answers.hurts_at].label if one.answers.hurts_at else "",
-            because=one.answers.because.label if one.answers.because else "",
-            due=spoken_date(one.answers.due) if one.answers.due else "",
-            lever=(levers or {}).get(one.quantity, ""),
-            tolerance=_tolerance(one, unit),
-            nudges=_nudges(one, unit),
-            moved=_moved(one, unit),
-            remark=_remark(one),
-            settled=one.settled,
-            told=_told(one, unit),
-            aim="" if one.to_value is None or one.kind not in AIMED else f"{one.to_value:.1f}",
+            id=action.id,
+            field=action.id.replace(".", "-"),
+            kind=action.kind,
+            heading=TAKE_AWAY if action.takes_away else KINDS[action.kind],
+            text=action_text(action, unit),
+            who=WHO[action.who],
+            when=_when(action),
+            price=PRICE_LABELS[action.price] if action.price else "",
+            temporary=action.temporary,
+            state=action.state,
+            posture=action.posture,
+            changes=_changes(action),
+            step=f"{action.posture}.{action.quantity}" if action.quantity else "",
+            resolves=[titles[id] for id in action.resolves if id in titles],
+            group=action.group,
+            check=action.check,
+            test=action.answers.test.label if action.answers.test else "",
+            word=action.answers.word.label if action.answers.word else "",
+            hurts_at=REGIONS[action.answers.hurts_at].label if action.answers.hurts_at else "",
+            because=action.answers.because.label if action.answers.because else "",
+            due=spoken_date(action.answers.due) if action.answers.due else "",
+            lever=(levers or {}).get(action.quantity, ""),
+            tolerance=_tolerance(action, unit),
+            nudges=_nudges(action, unit),
+            moved=_moved(action, unit),
+            remark=_remark(action),
+            settled=action.settled,
+            told=_told(action, unit),
+            aim=""
+            if action.to_value is None or action.kind not in AIMED
+            else f"{action.to_value:.1f}",
         )
-        for one in actions
+        for action in actions
     ]
 
 
@@ -199,18 +201,18 @@ def _nudges(action: Action, unit: LengthUnit) -> list[NudgeView]:
         return []
     if not quantity.own_number:
         return []
-    found = []
+    views = []
     for reason, sign in quantity.nudges.items():
         by = sign * NUDGE[quantity.unit]
         words = quantity.more if sign > 0 else quantity.less
-        found.append(
+        views.append(
             NudgeView(
                 reason=reason,
                 by=f"{words.lower()} by {say_amount(quantity, abs(by), unit)}",
                 typed=say_amount(quantity, action.to_value + by, unit),
             )
         )
-    return found
+    return views
 
 
 def _moved(action: Action, unit: LengthUnit) -> str:
@@ -229,19 +231,19 @@ def _moved(action: Action, unit: LengthUnit) -> str:
 def _remark(action: Action) -> str:
     """Return what has to be known of a step beside its text: why not, what hurts, what the test said."""
     said = action.answers
-    found = []
+    texts = []
     if action.state == "stopped":
         at = REGIONS[said.hurts_at].label.lower() if said.hurts_at else say("step.hurts_somewhere")
-        found.append(say("step.stopped", at=at))
+        texts.append(say("step.stopped", at=at))
     if said.because is not None and action.state == "later":
         unwanted = said.because == NotToday.UNWANTED
-        found.append(
+        texts.append(
             say("step.unwanted")
             if unwanted
             else say("step.not_today", because=said.because.label.lower())
         )
     if said.test in (StepTest.NEARLY, StepTest.FAILS):
-        found.append(say("step.test", answer=said.test.label.lower()))
+        texts.append(say("step.test", answer=said.test.label.lower()))
     if said.word == ClientWord.NOT_YET:
-        found.append(say("step.not_yet"))
-    return " ".join(found)
+        texts.append(say("step.not_yet"))
+    return " ".join(texts)

@@ -28,13 +28,13 @@ def cause_views(causes: Sequence[Cause]) -> list[CauseView]:
     """Return every cause in words."""
     return [
         CauseView(
-            id=one.id,
-            title=one.title,
-            severity=one.severity,
-            safety=one.safety,
-            minutes=None if one.minutes is None else whole_minutes(one.minutes),
-            explains=list(one.explains),
-            findings=list(one.findings),
+            id=cause.id,
+            title=cause.title,
+            severity=cause.severity,
+            safety=cause.safety,
+            minutes=None if cause.minutes is None else whole_minutes(cause.minutes),
+            explains=list(cause.explains),
+            findings=list(cause.findings),
         )
-        for one in causes
+        for cause in causes
     ]

@@ -56,33 +56,33 @@ def zone_views(case: Case) -> list[ZoneView]:
     """Every zone, in words."""
     return [
         ZoneView(
-            id=one.id,
-            label=one.label,
-            side=one.side,
-            why=one.why,
-            conflict=one.conflict,
-            source=SOURCES[one.source].title,
+            id=zone.id,
+            label=zone.label,
+            side=zone.side,
+            why=zone.why,
+            conflict=zone.conflict,
+            source=SOURCES[zone.source].title,
         )
-        for one in zones_of(case)
+        for zone in zones_of(case)
     ]
 
 
 def laptop_views(case: Case, unit: LengthUnit) -> list[LaptopView]:
     """Both turns of a laptop, in words; none for other screens."""
-    found = []
-    for one in laptop_turns(case):
-        elbow = "" if one.elbow is None else f"; elbow and wrist {one.elbow:.0f}° outside"
-        hours = f"{one.hours:g} h a day of it; " if one.hours else ""
-        found.append(
+    views = []
+    for turn in laptop_turns(case):
+        elbow = "" if turn.elbow is None else f"; elbow and wrist {turn.elbow:.0f}° outside"
+        hours = f"{turn.hours:g} h a day of it; " if turn.hours else ""
+        views.append(
             LaptopView(
-                id=one.id,
-                label=one.label,
-                raise_by=_raised(case, one.raise_mm, unit),
-                costs=f"Gaze {one.neck:.0f}° outside its band{elbow}.",
-                limit=f"{hours}at most {one.spell_min} min at a time, then the other.",
+                id=turn.id,
+                label=turn.label,
+                raise_by=_raised(case, turn.raise_mm, unit),
+                costs=f"Gaze {turn.neck:.0f}° outside its band{elbow}.",
+                limit=f"{hours}at most {turn.spell_min} min at a time, then the other.",
             )
         )
-    return found
+    return views
 
 
 def _raised(case: Case, by: float, unit: LengthUnit) -> str:
@@ -110,17 +110,19 @@ def gaze_views(case: Case, result: FitResult, unit: LengthUnit) -> list[GazeView
         rules = gaze_by_rule(case, distance)
     except MissingInput:
         return []
-    labels = {one.id: one.label for one in POLICY_QUESTIONS["screen_height"].positions}
+    labels = {
+        position.id: position.label for position in POLICY_QUESTIONS["screen_height"].positions
+    }
     return [
         GazeView(
-            rule=one.rule,
-            label=labels[one.rule],
-            chosen=one.rule == case.policy.screen_rule,
-            top=format_difference(one.top, unit, up="over the eye", down="under the eye"),
+            rule=rule.rule,
+            label=labels[rule.rule],
+            chosen=rule.rule == case.policy.screen_rule,
+            top=format_difference(rule.top, unit, up="over the eye", down="under the eye"),
             gaze=", ".join(
                 say_degrees(value, 1).removesuffix("°")
-                for value in (one.to_top, one.to_centre, one.to_bottom)
+                for value in (rule.to_top, rule.to_centre, rule.to_bottom)
             ),
         )
-        for one in rules
+        for rule in rules
     ]

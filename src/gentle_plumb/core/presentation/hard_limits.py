@@ -10,15 +10,15 @@ from ..words import say, say_length
 
 def hard_limit_words(limits: HardLimits, unit: LengthUnit) -> list[str]:
     """Return what does not fit at all by more than a tape can be off, the gravest first."""
-    found = [
+    texts = [
         say(f"hard.{key}", gap=say_length(short, unit))
         for key, short in (("thighs", limits.thighs), ("feet", limits.feet))
         if short > TAPE_MM
     ]
-    found += [say("hard.keys", posture=posture) for posture in limits.keys]
-    found += [
+    texts += [say("hard.keys", posture=posture) for posture in limits.keys]
+    texts += [
         say(f"hard.{key}", gap=say_length(short, unit))
         for key, short in (("belly", limits.belly), ("armrests", limits.armrests))
         if short > TAPE_MM
     ]
-    return found
+    return texts

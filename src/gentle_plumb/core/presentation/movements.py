@@ -63,8 +63,8 @@ def programme_view(
 ) -> ProgrammeView:
     """Return a programme in words, placed in the breaks of a day."""
     placed: dict[str, list[str]] = {}
-    for at, id in place_movements(programme.chosen, spells):
-        placed.setdefault(id, []).append(clock(at))
+    for index, id in place_movements(programme.chosen, spells):
+        placed.setdefault(id, []).append(clock(index))
     if programme.waits_for:
         rules = [say("move.waits", flags="; ".join(programme.waits_for))]
         return ProgrammeView(chosen=[], further=[], left_out=[], rules=rules)
@@ -77,25 +77,27 @@ def programme_view(
         held = person.held(id)
         rules += [held.says] if held is not None else []
     return ProgrammeView(
-        chosen=[_chosen(one, placed.get(one.movement.id, [])) for one in programme.chosen],
-        further=[_further(one) for one in programme.further],
-        left_out=[_left_out(one) for one in programme.left_out],
+        chosen=[
+            _chosen(movement, placed.get(movement.movement.id, [])) for movement in programme.chosen
+        ],
+        further=[_further(movement) for movement in programme.further],
+        left_out=[_left_out(left_out) for left_out in programme.left_out],
         rules=rules,
     )
 
 
-def _chosen(one: ChosenMovement, times: list[str]) -> MovementView:
-    movement = one.movement
+def _chosen(chosen_movement: ChosenMovement, times: list[str]) -> MovementView:
+    movement = chosen_movement.movement
     return MovementView(
         id=movement.id,
         label=movement.label,
         start=STARTS[movement.start],
         steps=list(movement.steps),
-        dose=dose(movement, one.hold_s),
+        dose=dose(movement, chosen_movement.hold_s),
         felt=movement.felt,
         never=movement.never,
-        why=one.why,
-        own=one.own,
+        why=chosen_movement.why,
+        own=chosen_movement.own,
         times=times,
     )
 
@@ -114,12 +116,14 @@ def dose(movement: Movement, hold_s: float) -> str:
     return ", ".join([*parts, *(["each side"] if movement.sided else [])])
 
 
-def _further(one: Movement) -> FurtherMovement:
+def _further(movement: Movement) -> FurtherMovement:
     return FurtherMovement(
-        id=one.id, label=one.label, regions=", ".join(REGIONS[region] for region in one.regions)
+        id=movement.id,
+        label=movement.label,
+        regions=", ".join(REGIONS[region] for region in movement.regions),
     )
 
 
-def _left_out(one: LeftOut) -> LeftOutMovement:
-    because = f"{one.limit.says} {' and '.join(one.limit.because)}."
-    return LeftOutMovement(id=one.movement.id, label=one.movement.label, because=because)
+def _left_out(left_out: LeftOut) -> LeftOutMovement:
+    because = f"{left_out.limit.says} {' and '.join(left_out.limit.because)}."
+    return LeftOutMovement(id=left_out.movement.id, label=left_out.movement.label, because=because)

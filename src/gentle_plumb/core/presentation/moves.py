@@ -32,18 +32,18 @@ def move_views(moves: Sequence[Move], unit: LengthUnit) -> list[MoveView]:
 
     return [
         MoveView(
-            piece=one.piece,
-            label=one.label,
-            seated=said(one.seated),
-            standing=said(one.standing),
-            by=format_difference(one.by, unit, up="up", down="down")
-            if one.by is not None
+            piece=move.piece,
+            label=move.label,
+            seated=said(move.seated),
+            standing=said(move.standing),
+            by=format_difference(move.by, unit, up="up", down="down")
+            if move.by is not None
             else None,
-            to_stand=one.to_stand,
-            to_sit=one.to_sit,
-            both="; ".join(filter(None, (one.to_stand, one.to_sit))),
+            to_stand=move.to_stand,
+            to_sit=move.to_sit,
+            both="; ".join(filter(None, (move.to_stand, move.to_sit))),
         )
-        for one in moves
+        for move in moves
     ]
 
 

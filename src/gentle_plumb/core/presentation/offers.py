@@ -28,9 +28,9 @@ class OfferView:
     left: str
 
 
-def _label(one: Offer, unit: LengthUnit) -> str:
-    label = label_of(one.label, one.span, unit)
-    return label if one.height is None else f"{label}, {say_length(one.height, unit)}"
+def _label(offer: Offer, unit: LengthUnit) -> str:
+    label = label_of(offer.label, offer.span, unit)
+    return label if offer.height is None else f"{label}, {say_length(offer.height, unit)}"
 
 
 def offer_views(
@@ -39,15 +39,17 @@ def offer_views(
     """Return every offer in words, with its price as a sum where the practice has one."""
     return [
         OfferView(
-            key=one.key,
-            slot=SLOTS[one.slot],
-            label=_label(one, unit),
-            does=one.does,
-            price=price_text(one.price, money),
-            temporary=one.temporary,
-            taken=one.taken,
-            removes=both_text(one.removes, one.minutes) if one.removes >= SAME_SHOWN else None,
-            left=f"{one.left:.0f}°",
+            key=offer.key,
+            slot=SLOTS[offer.slot],
+            label=_label(offer, unit),
+            does=offer.does,
+            price=price_text(offer.price, money),
+            temporary=offer.temporary,
+            taken=offer.taken,
+            removes=both_text(offer.removes, offer.minutes)
+            if offer.removes >= SAME_SHOWN
+            else None,
+            left=f"{offer.left:.0f}°",
         )
-        for one in offers
+        for offer in offers
     ]

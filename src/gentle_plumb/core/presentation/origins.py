@@ -50,6 +50,6 @@ def elsewhere_text(record: Record, name: str, today: date) -> str | None:
 def origin_text(record: Record, value: BodyValue, name: str, today: date) -> str:
     """Where a value is from: measured today, carried over with its age, or estimated from what."""
     if value.source == "estimated":
-        basis = " and ".join(DIMENSIONS[one].label.lower() for one in value.basis)
+        basis = " and ".join(DIMENSIONS[text].label.lower() for text in value.basis)
         return f"estimated from {basis}"
     return elsewhere_text(record, name, today) or "measured today"

@@ -52,14 +52,14 @@ def pair_view(rows: Sequence[RowView], moves: Sequence[Move]) -> PairView | None
     """
     if not moves:
         return None
-    at = {(one.posture, one.key): one for one in rows}
-    keys = [key for key in fields.settings.setting["standing"] if ("standing", key) in at]
+    views = {(row.posture, row.key): row for row in rows}
+    keys = [key for key in fields.settings.setting["standing"] if ("standing", key) in views]
     both = [
-        (at["seated", key], at["standing", key])
+        (views["seated", key], views["standing", key])
         for key in keys
-        if ("seated", key) in at and at["standing", key].setting is not None
+        if ("seated", key) in views and views["standing", key].setting is not None
     ]
-    moved = {PIECE.get(one.piece, one.piece) for one in moves}
+    moved = {PIECE.get(move.piece, move.piece) for move in moves}
     both.sort(key=lambda pair: pair[1].key not in moved)
     chosen = {standing.key for _, standing in both[:REMEASURED]}
     lines = [
@@ -76,7 +76,9 @@ def pair_view(rows: Sequence[RowView], moves: Sequence[Move]) -> PairView | None
         for seated, standing in both
     ]
     left = [
-        one.label.lower() for one in lines if one.again and one.standing_by in ("", NOT_MEASURED)
+        line.label.lower()
+        for line in lines
+        if line.again and line.standing_by in ("", NOT_MEASURED)
     ]
     says = f"Measure again standing: {', '.join(left)}." if left else "Measured in both postures."
     return PairView(lines=lines, open=left, says=says)

@@ -119,49 +119,49 @@ def label_of(label: str, span: Span | None, unit: LengthUnit) -> str:
     return say_addition(label, (span.low, span.high) if span is not None else None, unit)
 
 
-def _added(one: Added, unit: LengthUnit, money: Money) -> AddedView:
+def _added(added: Added, unit: LengthUnit, money: Money) -> AddedView:
     height = None
-    if one.height is not None:
-        height = format_length(one.height, unit, with_unit=True)
-        if one.sd:
-            height += f" ± {format_length(2 * one.sd, unit)}"
+    if added.height is not None:
+        height = format_length(added.height, unit, with_unit=True)
+        if added.sd:
+            height += f" ± {format_length(2 * added.sd, unit)}"
     return AddedView(
-        id=one.id,
-        key=one.key,
-        label=label_of(one.label, one.span, unit),
-        does=one.does,
-        price=price_text(one.price, money),
-        temporary=one.temporary,
-        removes=both_text(one.removes, one.minutes) if one.removes >= SAME_SHOWN else None,
-        mends="needed so that all fits" if one.mends and one.removes < 0.5 else "",
+        id=added.id,
+        key=added.key,
+        label=label_of(added.label, added.span, unit),
+        does=added.does,
+        price=price_text(added.price, money),
+        temporary=added.temporary,
+        removes=both_text(added.removes, added.minutes) if added.removes >= SAME_SHOWN else None,
+        mends="needed so that all fits" if added.mends and added.removes < 0.5 else "",
         height=height,
     )
 
 
-def _left(one: ResidualExcess) -> LeftView:
-    if abs(one.over) >= UNREACHABLE_DEG:
+def _left(excess: ResidualExcess) -> LeftView:
+    if abs(excess.over) >= UNREACHABLE_DEG:
         return LeftView(
-            joint=one.joint,
-            label=one.label,
-            posture=one.posture,
+            joint=excess.joint,
+            label=excess.label,
+            posture=excess.posture,
             over="out of the arm's reach",
-            minutes=_minutes(one.minutes),
+            minutes=_minutes(excess.minutes),
         )
-    if one.judged:
+    if excess.judged:
         return LeftView(
-            joint=one.joint,
-            label=one.label,
-            posture=one.posture,
-            over=f"weighs {one.over:.0f}°",
-            minutes=_minutes(one.minutes),
+            joint=excess.joint,
+            label=excess.label,
+            posture=excess.posture,
+            over=f"weighs {excess.over:.0f}°",
+            minutes=_minutes(excess.minutes),
         )
-    side = "over" if one.over > 0 else "under"
+    side = "over" if excess.over > 0 else "under"
     return LeftView(
-        joint=one.joint,
-        label=one.label,
-        posture=one.posture,
-        over=f"{abs(one.over):.1f}° {side} its band",
-        minutes=_minutes(one.minutes),
+        joint=excess.joint,
+        label=excess.label,
+        posture=excess.posture,
+        over=f"{abs(excess.over):.1f}° {side} its band",
+        minutes=_minutes(excess.minutes),
     )
 
 
@@ -179,9 +179,9 @@ def _settings(settings: Settings | None, unit: LengthUnit) -> list[SetAt]:
 
 def _same(plans: Sequence[Plan], index: int) -> str | None:
     """The label of an earlier plan with the same additions."""
-    mine = {(one.id, one.height) for one in plans[index].added}
+    mine = {(added.id, added.height) for added in plans[index].added}
     for other in plans[:index]:
-        if {(one.id, one.height) for one in other.added} == mine:
+        if {(added.id, added.height) for added in other.added} == mine:
             return other.label
     return None
 
@@ -190,13 +190,13 @@ def plan_view(
     plan: Plan, unit: LengthUnit, *, same_as: str | None = None, money: Money = NO_MONEY
 ) -> PlanView:
     """One plan in words."""
-    total = total_price([one.price for one in plan.added], money.prices)
+    total = total_price([added.price for added in plan.added], money.prices)
     return PlanView(
         id=plan.id,
         label=plan.label,
         lacks=hard_limit_words(plan.lacks, unit),
-        added=[_added(one, unit, money) for one in plan.added],
-        left=[_left(one) for one in plan.left],
+        added=[_added(added, unit, money) for added in plan.added],
+        left=[_left(excess) for excess in plan.left],
         over=over_text(plan.over, plan.untold),
         untold=list(plan.untold),
         minutes=_minutes(plan.minutes),
@@ -213,31 +213,31 @@ def plan_view(
 
 
 def plan_views(
-    worked: PlanSet, unit: LengthUnit, money: Money = NO_MONEY
+    plan_set: PlanSet, unit: LengthUnit, money: Money = NO_MONEY
 ) -> tuple[list[PlanView], list[PurchaseView]]:
     """Every plan and every single purchase, in words."""
     plans = [
-        plan_view(plan, unit, same_as=_same(worked.plans, index), money=money)
-        for index, plan in enumerate(worked.plans)
+        plan_view(plan, unit, same_as=_same(plan_set.plans, index), money=money)
+        for index, plan in enumerate(plan_set.plans)
     ]
-    return plans, [_fix(one, unit) for one in worked.fixes]
+    return plans, [_fix(fix, unit) for fix in plan_set.fixes]
 
 
-def _fix(one: SinglePurchase, unit: LengthUnit) -> PurchaseView:
+def _fix(purchase: SinglePurchase, unit: LengthUnit) -> PurchaseView:
     return PurchaseView(
-        id=one.id,
-        label=label_of(one.label, one.span, unit),
-        does=one.does,
-        price=one.price_label,
-        removes=_removes(one),
-        left=f"{one.left:.0f}°",
-        mends=one.mends,
-        lacks=hard_limit_words(one.lacks, unit),
+        id=purchase.id,
+        label=label_of(purchase.label, purchase.span, unit),
+        does=purchase.does,
+        price=purchase.price_label,
+        removes=_removes(purchase),
+        left=f"{purchase.left:.0f}°",
+        mends=purchase.mends,
+        lacks=hard_limit_words(purchase.lacks, unit),
     )
 
 
-def _removes(one: SinglePurchase) -> str:
+def _removes(purchase: SinglePurchase) -> str:
     """What a purchase removes; one that mends what did not fit may remove no degree."""
-    if one.removes < 0.5:
+    if purchase.removes < 0.5:
         return "mends what does not fit"
-    return both_text(one.removes, one.minutes)
+    return both_text(purchase.removes, purchase.minutes)

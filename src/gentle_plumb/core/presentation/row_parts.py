@@ -70,7 +70,7 @@ RowState = Literal["to_set", "as_found", "in_band", "stopped", "unknown"]
 """What is to be done with a quantity; ``stopped``: set, but a limit ends it outside its band."""
 TOGETHER = frozenset(
     {"seat", "footrest", "surface", "keys", "screen_top"}
-    | {one.key for one in QUANTITIES.values() if one.datum == "ahead"}
+    | {quantity.key for quantity in QUANTITIES.values() if quantity.datum == "ahead"}
 )
 """Quantities that are worked out together: in its band alone, one may yet have to move."""
 
@@ -145,7 +145,7 @@ def inputs_of(
     row: FitRow, body: Body, record: Record, unit: LengthUnit, today: date
 ) -> list[Input]:
     """Return the dimensions that a target rests on, the largest share of its error first."""
-    found = []
+    result = []
     # equal but for the last bits of a sum: in one order everywhere
     for name, share in sorted(row.shares, key=lambda one: (-round(one[1], 6), one[0])):
         value = body.value(name)
@@ -156,7 +156,7 @@ def inputs_of(
         )
         if 2 * share < SAME_MM:
             adds = "negligible"
-        found.append(
+        result.append(
             Input(
                 dimension=name,
                 label=DIMENSIONS[name].label,
@@ -165,12 +165,12 @@ def inputs_of(
                 adds=adds,
             )
         )
-    return found
+    return result
 
 
 def chosen_for(row: FitRow, bundle: RuleSet) -> list[Chosen]:
     """The choices that a row follows, in the posture's own positions."""
-    usual, found = defaults(), []
+    usual, result = defaults(), []
     for id, question in POLICY_QUESTIONS.items():
         mine = row.key in question.targets or row.key.split("_")[0] in question.targets
         if not mine or len(question.positions) < 2:
@@ -179,7 +179,7 @@ def chosen_for(row: FitRow, bundle: RuleSet) -> list[Chosen]:
         if row.posture == "standing":
             at = bundle.get(f"{STANDING}{id}", at)
         position = question.position(at)
-        found.append(
+        result.append(
             Chosen(
                 question=id,
                 label=question.label,
@@ -188,7 +188,7 @@ def chosen_for(row: FitRow, bundle: RuleSet) -> list[Chosen]:
                 usual=at == usual[id],
             )
         )
-    return found
+    return result
 
 
 def dial_text(row: FitRow, unit: LengthUnit, offset: float | None) -> str | None:
@@ -206,10 +206,10 @@ def dial_of(row: FitRow, offset: float | None) -> float | None:
 
 def chosen_otherwise(bundle: Mapping[str, str]) -> list[str]:
     """Return what a rule set chooses otherwise than usual, in words."""
-    found = []
+    texts = []
     for id, at in bundle.items():
         question = question_of(id)
         if id.startswith(STANDING) or at != question.default:
             where = ", standing" if id.startswith(STANDING) else ""
-            found.append(f"{question.label}{where}: {question.position(at).label}")
-    return found
+            texts.append(f"{question.label}{where}: {question.position(at).label}")
+    return texts

@@ -51,9 +51,9 @@ def settle_view(record: Record, case: Case, result: FitResult, unit: LengthUnit)
     """
     seen = record[fields.settings.settle_seen]
     far = result.row("seated", "distance").setting
-    found = []
+    steps = []
     if far is not None:
-        found += [
+        steps += [
             _moved(SettleSeen.FORWARD, far, -case.policy.settle_step, case.settle, unit),
             _text(result),
             _moved(SettleSeen.BACK, far, case.policy.settle_step, case.settle, unit),
@@ -62,7 +62,7 @@ def settle_view(record: Record, case: Case, result: FitResult, unit: LengthUnit)
     if top is not None:
         to = top - CHIN_MM
         own = fields.work.own_number["seated"]["screen_top"]
-        found.append(
+        steps.append(
             SettleStep(
                 seen=SettleSeen.CHIN,
                 label=SettleSeen.CHIN.label,
@@ -73,12 +73,12 @@ def settle_view(record: Record, case: Case, result: FitResult, unit: LengthUnit)
                 },
             )
         )
-    found.append(
+    steps.append(
         SettleStep(
             seen=SettleSeen.WELL, label=SettleSeen.WELL.label, says=say("settle.well"), writes={}
         )
     )
-    return SettleView(minutes=settle_minutes(record), seen=str(seen) if seen else "", steps=found)
+    return SettleView(minutes=settle_minutes(record), seen=str(seen) if seen else "", steps=steps)
 
 
 def settle_minutes(record: Record) -> int:

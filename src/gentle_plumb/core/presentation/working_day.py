@@ -104,7 +104,7 @@ def rhythm_views(day: WorkingDay, person: PersonLimits) -> list[RhythmView]:
     """Return every rhythm as this client's day would go by it; those that can be kept come first."""
     ids = (*RHYTHMS, *([OWN] if day.chosen == OWN else []))
     views = [_rhythm_view(day, id, person) for id in ids]
-    return sorted(views, key=lambda one: not one.possible)
+    return sorted(views, key=lambda view: not view.possible)
 
 
 def _rhythm_view(day: WorkingDay, id: str, person: PersonLimits) -> RhythmView:
@@ -134,7 +134,7 @@ def day_view(day: WorkingDay, person: PersonLimits, week: int = 0) -> DayView:
         The week of getting used to standing that is shown; 0: once used to it.
 
     """
-    week = week if any(one.week == week for one in day.weeks) else 0
+    week = week if any(ramp_week.week == week for ramp_week in day.weeks) else 0
     spells = day.week(week)
     totals = totals_of(spells, micro_every=day.micro_every, eye_every=day.eye_every)
     label, says = day.rhythm.words_for(walks=person.walks, stands=day.asked.stands)
@@ -145,10 +145,10 @@ def day_view(day: WorkingDay, person: PersonLimits, week: int = 0) -> DayView:
         rhythm_label=label,
         proposed=day.proposed,
         week=week,
-        spells=[_spell_view(one, walks=person.walks) for one in spells],
+        spells=[_spell_view(spell, walks=person.walks) for spell in spells],
         totals=totals,
         weeks=_weeks(day),
-        tasks=[_task_view(one) for one in day.asked.tasks],
+        tasks=[_task_view(task) for task in day.asked.tasks],
         says=says,
         eyes=_eyes(day),
         tips=_tips(totals, day, person),
@@ -156,37 +156,39 @@ def day_view(day: WorkingDay, person: PersonLimits, week: int = 0) -> DayView:
     )
 
 
-def _spell_view(one: Spell, *, walks: bool) -> SpellView:
+def _spell_view(spell: Spell, *, walks: bool) -> SpellView:
     words = {"sit": "Sit", "stand": "Stand", "move": "Move" if walks else "Shift the weight"}
-    label = "Lunch" if one.lunch else words[one.posture]
-    if one.meeting:
-        label = f"Meeting, {'standing' if one.posture == 'stand' else 'sitting'}"
-    tasks = ", ".join(f"{TASKS.get(id, 'Work').lower()} {minutes} min" for id, minutes in one.tasks)
-    own = one.fixed.id if one.fixed is not None and one.fixed.own else ""
+    label = "Lunch" if spell.lunch else words[spell.posture]
+    if spell.meeting:
+        label = f"Meeting, {'standing' if spell.posture == 'stand' else 'sitting'}"
+    tasks = ", ".join(
+        f"{TASKS.get(id, 'Work').lower()} {minutes} min" for id, minutes in spell.tasks
+    )
+    own = spell.fixed.id if spell.fixed is not None and spell.fixed.own else ""
     return SpellView(
-        id=own or f"at{one.at}",
-        kind="lunch" if one.lunch else "meeting" if one.meeting else "own" if own else "rhythm",
-        start=one.at,
-        at=clock(one.at),
-        end=clock(one.end),
-        minutes=one.minutes,
-        posture="lunch" if one.lunch else one.posture,
+        id=own or f"at{spell.at}",
+        kind="lunch" if spell.lunch else "meeting" if spell.meeting else "own" if own else "rhythm",
+        start=spell.at,
+        at=clock(spell.at),
+        end=clock(spell.end),
+        minutes=spell.minutes,
+        posture="lunch" if spell.lunch else spell.posture,
         label=label,
         tasks=tasks,
     )
 
 
-def _task_view(one: TaskDay) -> TaskView:
+def _task_view(day: TaskDay) -> TaskView:
     laptop = ""
-    if one.laptop:
-        laptop = say(f"day.laptop_{one.laptop}", minutes=f"{LAPTOP_MIN[one.laptop]}")
+    if day.laptop:
+        laptop = say(f"day.laptop_{day.laptop}", minutes=f"{LAPTOP_MIN[day.laptop]}")
     return TaskView(
-        id=one.id,
-        label=one.label,
-        minutes=one.minutes,
-        posture=str(one.posture),
-        reason=one.reason,
-        own=one.own,
+        id=day.id,
+        label=day.label,
+        minutes=day.minutes,
+        posture=str(day.posture),
+        reason=day.reason,
+        own=day.own,
         laptop=laptop,
     )
 
@@ -194,13 +196,13 @@ def _task_view(one: TaskDay) -> TaskView:
 def _weeks(day: WorkingDay) -> list[WeekView]:
     if not day.weeks:
         return []
-    found = []
-    for one in day.weeks:
-        totals = totals_of(day.week(one.week))
+    views = []
+    for week in day.weeks:
+        totals = totals_of(day.week(week.week))
         says = say("day.week", stand=f"{totals.stand}", longest=f"{totals.longest_stand}")
-        found.append(WeekView(week=one.week, label=f"Week {one.week}", says=says))
+        views.append(WeekView(week=week.week, label=f"Week {week.week}", says=says))
     full = say("day.full", stand=f"{day.totals.stand}")
-    return [*found, WeekView(week=0, label=f"From week {len(found) + 1}", says=full)]
+    return [*views, WeekView(week=0, label=f"From week {len(views) + 1}", says=full)]
 
 
 def _eyes(day: WorkingDay) -> str:
@@ -219,11 +221,13 @@ TIPS: tuple[tuple[str, str, frozenset[Demand]], ...] = (
 
 def _tips(totals: DayTotals, day: WorkingDay, person: PersonLimits) -> list[str]:
     there = {"stand": totals.stand, "move": totals.move}
-    found = [
+    texts = [
         say(name) for name, needs, asks in TIPS if there[needs] and person.against(asks) is None
     ]
     if day.micro_every:
-        found.append(say("day.micro", every=f"{day.micro_every}", seconds=f"{MICRO_S}"))
+        texts.append(say("day.micro", every=f"{day.micro_every}", seconds=f"{MICRO_S}"))
     if totals.stand and not day.desk_stands and day.elsewhere != Elsewhere.NO:
-        found.append(say(f"day.elsewhere_{day.elsewhere}"))
-    return found + [one.says for one in person.in_force if one.limit.of_the_day]
+        texts.append(say(f"day.elsewhere_{day.elsewhere}"))
+    return texts + [
+        limit_in_force.says for limit_in_force in person.in_force if limit_in_force.limit.of_the_day
+    ]

@@ -181,26 +181,26 @@ def read_typed(field: Field[object], typed: str, *, unit: LengthUnit = "cm") -> 
 
 def _point(field: Field[object], text: str) -> str:
     """A point of a picture, as ``x y`` in px from its upper left corner, to a tenth."""
-    found = re.fullmatch(r"(\d{1,6}(?:\.\d{1,4})?)[ ,]+(\d{1,6}(?:\.\d{1,4})?)", text)
-    if found is None:
+    match = re.fullmatch(r"(\d{1,6}(?:\.\d{1,4})?)[ ,]+(\d{1,6}(?:\.\d{1,4})?)", text)
+    if match is None:
         raise UnreadableValue(
             field=field.id,
             value=text,
             unit=field.unit,
             message=f"{field.label}: “{text}” is no point. Give x and y in px, as 812.5 344.",
         )
-    x, y = (_in_range(field, text, float(part), "mm") for part in found.groups())
+    x, y = (_in_range(field, text, float(part), "mm") for part in match.groups())
     return f"{x:.1f} {y:.1f}"
 
 
 def _time(field: Field[object], text: str) -> float:
     """A time of day in minutes after midnight: 9, 930, 9:30, 9.30, 9 h 30, 2:15 pm."""
-    found = re.fullmatch(
+    match = re.fullmatch(
         r"(\d{1,2})(?:(?:\s*[:.h]\s*)?(\d{2}))?\s*h?\s*([ap])?\.?m?\.?", text, re.IGNORECASE
     )
-    hour, minute = (int(found[1]), int(found[2] or 0)) if found else (99, 0)
-    if found and found[3]:
-        hour = hour % 12 + (12 if found[3].lower() == "p" else 0) if 1 <= hour <= 12 else 99
+    hour, minute = (int(match[1]), int(match[2] or 0)) if match else (99, 0)
+    if match and match[3]:
+        hour = hour % 12 + (12 if match[3].lower() == "p" else 0) if 1 <= hour <= 12 else 99
     if hour * 60 + minute > 24 * 60 or minute > 59:
         raise UnreadableValue(
             field=field.id,

@@ -43,10 +43,10 @@ SILENT = StepAnswers()
 
 def answers_of(record: Record) -> dict[str, StepAnswers]:
     """Return what was said of every step, by its identifier in the record."""
-    found = {}
+    all_step_answers = {}
     for id in record.members(fields.settings.ACTIONS):
         asked = fields.settings.action(id)
-        found[id] = StepAnswers(
+        all_step_answers[id] = StepAnswers(
             state=record[asked.state],
             test=record[asked.test],
             word=record[asked.word],
@@ -57,4 +57,4 @@ def answers_of(record: Record) -> dict[str, StepAnswers]:
             aim=record[asked.aim],
             stopped_at=record[asked.stopped_at],
         )
-    return found
+    return all_step_answers

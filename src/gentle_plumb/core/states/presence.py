@@ -21,8 +21,8 @@ def _footrest(record: Record) -> bool | None:
     answer = record[fields.supports.at_hand["footrest"].there]
     if answer is not None:
         return answer == "yes"
-    found = record[fields.found.by_quantity["footrest"]]
-    return None if found is None else found > 0
+    value = record[fields.found.by_quantity["footrest"]]
+    return None if value is None else value > 0
 
 
 def _screen(record: Record) -> bool | None:
@@ -36,4 +36,4 @@ def _screen(record: Record) -> bool | None:
         main.diagonal,
         main.top.low,
     )
-    return True if any(one in record for one in told) else None
+    return True if any(field in record for field in told) else None

@@ -56,13 +56,15 @@ class StateSources:
     held: Mapping[str, str] = field(default_factory=dict)
 
 
-def given_by(record: Record, found: tuple[Settings, Settings], held: Mapping[str, str]) -> Given:
+def given_by(
+    record: Record, all_settings: tuple[Settings, Settings], held: Mapping[str, str]
+) -> Given:
     """Return what stands where it stands: what was set, and what is left alone as it was found.
 
     Parameters
     ----------
     record : Record
-    found : pair of Settings
+    all_settings : pair of Settings
         As found, seated and standing.
     held : mapping
         Regions that a red flag holds back, each with the flag.
@@ -71,18 +73,24 @@ def given_by(record: Record, found: tuple[Settings, Settings], held: Mapping[str
     said = answers_of(record)
     placed: list[Settings] = []
     alone: list[Settings] = []
-    for posture, left, was in zip(fields.work.POSTURES, settings_left(record), found, strict=True):
+    for posture, left, was in zip(
+        fields.work.POSTURES, settings_left(record), all_settings, strict=True
+    ):
         set_to: dict[str, float] = {}
         stays: dict[str, float] = {}
         for key in fields.settings.setting[posture]:
             answers = said.get(f"set-{posture}-{key}", SILENT)
-            at, before = left.get(key), was.get(key)
+            position, before = left.get(key), was.get(key)
             if answers.stops or answers.put_off:
-                stands = at if at is not None and not _hurt_there(answers, at) else before
+                stands = (
+                    position
+                    if position is not None and not _hurt_there(answers, position)
+                    else before
+                )
                 if stands is not None:
                     stays[key] = stands
-            elif at is not None:
-                set_to[key] = at
+            elif position is not None:
+                set_to[key] = position
             elif before is not None and QUANTITIES[key].region in held:
                 stays[key] = before
         placed.append(Settings(**set_to))
@@ -90,16 +98,16 @@ def given_by(record: Record, found: tuple[Settings, Settings], held: Mapping[str
     return Given(placed=(placed[0], placed[1]), alone=(alone[0], alone[1]))
 
 
-def _hurt_there(answers: StepAnswers, at: float) -> bool:
+def _hurt_there(answers: StepAnswers, position: float) -> bool:
     """Whether a number is the one at which it hurt, and not where it was put back to."""
     if not answers.stops:
         return False
-    return answers.stopped_at is None or abs(answers.stopped_at - at) < LEAST_DEG
+    return answers.stopped_at is None or abs(answers.stopped_at - position) < LEAST_DEG
 
 
 def states_of(sources: StateSources) -> States:
     """Return the state of everything that can be set at a place, seated and standing."""
-    return {(one.posture, one.key): one for one in _states(sources)}
+    return {(state.posture, state.key): state for state in _states(sources)}
 
 
 def _states(sources: StateSources) -> Iterator[PieceState]:
@@ -138,9 +146,9 @@ def _state(sources: StateSources, row: FitRow, left: float | None) -> PieceState
     stopped_at = said.stopped_at if said.stopped_at is not None else left if hurt else None
     left = None if hurt else left
     kind = _kind(sources, row, said, left)
-    found = row.found
+    value = row.found
     known = _known(sources, row, left) if left is not None else _as_found(sources, row)
-    stands = left if left is not None else found
+    stands = left if left is not None else value
     if kind == StateKind.SET and left is None:
         stands, known = None, Known.EYE
     if kind in (StateKind.NOT_PRESENT, StateKind.TO_GET):
@@ -153,7 +161,7 @@ def _state(sources: StateSources, row: FitRow, left: float | None) -> PieceState
         kind=kind,
         target=row.target,
         setting=row.setting,
-        found=found,
+        found=value,
         stands=stands,
         known=known if stands is not None or known == Known.EYE else None,
         plus_minus=ERROR[row.unit]
@@ -219,20 +227,24 @@ def least_change(row: FitRow) -> float:
 def _needed(sources: StateSources, row: FitRow) -> Added | None:
     """Return what has to be got before a thing can be set; None where nothing has, or it is there by now."""
     slot = CARRIED_BY.get(row.key)
-    for one in sources.added:
-        for_standing = one.id.endswith("_standing")
-        if one.slot != slot or one.price == "nothing" or (for_standing and row.posture == "seated"):
+    for added in sources.added:
+        for_standing = added.id.endswith("_standing")
+        if (
+            added.slot != slot
+            or added.price == "nothing"
+            or (for_standing and row.posture == "seated")
+        ):
             continue
-        answers = sources.said.get(f"add-{one.id}", SILENT)
+        answers = sources.said.get(f"add-{added.id}", SILENT)
         if answers.state != ActionAnswer.DONE:
-            return one
+            return added
     return None
 
 
 def _carried(sources: StateSources, row: FitRow) -> bool:
     """Whether the plan carries a thing with what is in the room already: a stack under the feet."""
     slot = CARRIED_BY.get(row.key)
-    return any(one.slot == slot for one in sources.added)
+    return any(added.slot == slot for added in sources.added)
 
 
 def _known(sources: StateSources, row: FitRow, left: float) -> Known:

@@ -46,14 +46,14 @@ def values_at(values: Mapping[str, Value], place: str) -> Mapping[str, Value]:
         main = f"{start}{fields.places.MAIN}."
         return own | {path: value for path, value in values.items() if path.startswith(main)}
     shared = (*OF_THE_VISIT, *CHOSEN_ONCE)
-    found = {path: value for path, value in values.items() if path.startswith(shared)}
+    result = {path: value for path, value in values.items() if path.startswith(shared)}
     mine = f"{start}{place}."
     for path, value in values.items():
         if path.startswith(mine):
             name = path.removeprefix(mine)
             inner = name.startswith(("look.", "work.", "set."))
-            found[name if inner else f"{start}{fields.places.MAIN}.{name}"] = value
-    return found
+            result[name if inner else f"{start}{fields.places.MAIN}.{name}"] = value
+    return result
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -100,8 +100,8 @@ def body_from(record: Record, sex: Sex | None, measuring: Measuring = HOUSE) -> 
         table=measuring.table,
         guessed=frozenset(
             name
-            for name, one in fields.measure.dimension.items()
-            if one.guess is not None and record.yes(one.guess)
+            for name, dimension_fields in fields.measure.dimension.items()
+            if dimension_fields.guess is not None and record.yes(dimension_fields.guess)
         ),
     )
 
@@ -110,8 +110,9 @@ def other_sides(record: Record) -> dict[str, float]:
     """Return the other arm's or leg's value where it was taken, mm, shoes taken off."""
     return {
         name: value - (heel_of(record, name) or 0.0)
-        for name, one in fields.measure.dimension.items()
-        if one.other is not None and (value := record[one.other]) is not None
+        for name, dimension_fields in fields.measure.dimension.items()
+        if dimension_fields.other is not None
+        and (value := record[dimension_fields.other]) is not None
     }
 
 

@@ -35,7 +35,7 @@ from .body import HOUSE, Measuring, body_from
 from .conditions import limits_of
 from .workstation import LAPTOP_RATIO, picture_of, workstation_from
 
-SETTABLE = tuple(one.key for one in QUANTITIES.values() if one.settable)
+SETTABLE = tuple(quantity.key for quantity in QUANTITIES.values() if quantity.settable)
 LOWER_LENSES: dict[Eyewear | None, Lens] = {
     Eyewear.PROGRESSIVE: "progressive",
     Eyewear.BIFOCAL: "bifocal",
@@ -72,16 +72,16 @@ def case_from(
     policy = within_limits(_with_angles(policy_of(*bundles), record), person)
     standing = within_limits(_with_angles(standing_policy_of(*bundles), record), person)
     keys = record[fields.keyboard.thickness]
-    found, declared = with_declared(_found_seated(record, keys), station)
+    settings, declared = with_declared(_found_seated(record, keys), station)
     up = _settings(record, FOUND["standing"], keys)
     fixed = station.desk.surface is not None and station.desk.surface.fixed
     if up.surface is None and fixed:
-        up = replace(up, surface=found.surface)  # a desk that can't move stands there for both
+        up = replace(up, surface=settings.surface)  # a desk that can't move stands there for both
     computer = record[ask.eyewear] == Eyewear.COMPUTER
     case = Case(
         body=reuse.equal(body_from(record, sex, measuring)),
-        workstation=reuse.equal(hung_on_wall(station, found, up)),
-        found_seated=found,
+        workstation=reuse.equal(hung_on_wall(station, settings, up)),
+        found_seated=settings,
         declared=declared,
         found_standing=up,
         shoe_seated=record[ask.shoe_seated],
@@ -100,7 +100,10 @@ def case_from(
         use=record[fields.places.at(fields.places.MAIN).use] or PlaceUse.BOTH,
         person=person,
         reuse=reuse,
-        hurts=any(record[one.strength] for one in fields.ask.discomfort.values()),
+        hurts=any(
+            record[discomfort_fields.strength]
+            for discomfort_fields in fields.ask.discomfort.values()
+        ),
     )
     return as_it_will_lean(case)
 
@@ -115,7 +118,9 @@ def things_taken(record: Record) -> frozenset[str]:
 def overrules(record: Record) -> tuple[Settings, Settings]:
     """Return the practitioner's own numbers, seated and standing."""
     seated, standing = (
-        _settings(record, {key: one.value for key, one in own.items()}, None)
+        _settings(
+            record, {key: own_number_fields.value for key, own_number_fields in own.items()}, None
+        )
         for own in fields.work.own_number.values()
     )
     return seated, standing
@@ -128,8 +133,10 @@ def settings_left(record: Record) -> tuple[Settings, Settings]:
         _settings(
             record,
             {
-                key: one.measured if one.measured in record else one.aimed
-                for key, one in fields.settings.setting[posture].items()
+                key: setting_fields.measured
+                if setting_fields.measured in record
+                else setting_fields.aimed
+                for key, setting_fields in fields.settings.setting[posture].items()
             },
             keyboard,
         )
@@ -156,11 +163,15 @@ def _settings(record: Record, asked: dict[str, Field[float]], keyboard: float | 
 
 def _found_seated(record: Record, keyboard: float | None) -> Settings:
     """Return what was found; where somebody looked and there is no footrest, the feet have none."""
-    found = replace(
+    settings = replace(
         _settings(record, FOUND["seated"], keyboard), scale=record[fields.screens.main.scale]
     )
     footrest = record[fields.supports.at_hand["footrest"].there]
-    return replace(found, footrest=0.0) if found.footrest is None and footrest == "no" else found
+    return (
+        replace(settings, footrest=0.0)
+        if settings.footrest is None and footrest == "no"
+        else settings
+    )
 
 
 def _details(record: Record) -> Details:

@@ -59,7 +59,7 @@ def decider_of(case: Case, result: FitResult) -> Decider | None:
     result : FitResult
 
     """
-    fits = [one for one in (result.seated, result.standing) if one.possible]
+    fits = [fit for fit in (result.seated, result.standing) if fit.possible]
     for wanting in (_for_setting, _for_found):
         wanted: dict[str, float] = {}
         for fit in (
@@ -70,9 +70,9 @@ def decider_of(case: Case, result: FitResult) -> Decider | None:
                 missing = list(dict.fromkeys(wanting(case, fit, joint)))
                 for what in missing:
                     wanted[what] = wanted.get(what, 0.0) + _hours(case, joint) / len(missing)
-        found = _asked_first(case, wanted)
-        if found is not None:
-            return found
+        decider = _asked_first(case, wanted)
+        if decider is not None:
+            return decider
     return None
 
 
@@ -119,14 +119,14 @@ def _for_setting(case: Case, fit: PostureFit, joint: Joint) -> Iterator[str]:
 
 def _for_found(case: Case, fit: PostureFit, joint: Joint) -> Iterator[str]:
     """Yield what is missing for a joint as found."""
-    found = case.found_seated if fit.posture == "seated" else case.found_standing
+    settings = case.found_seated if fit.posture == "seated" else case.found_standing
     needs = {
         "elbow": ("seat", "surface"),
         "knee": ("seat",),
         "neck": ("seat", "screen_top", "distance"),
     }[joint.joint]
     for key in needs:
-        if found.get(key) is None and (key != "seat" or fit.posture == "seated"):
+        if settings.get(key) is None and (key != "seat" or fit.posture == "seated"):
             yield f"{fit.posture}.{key}"
 
 
@@ -135,10 +135,10 @@ def _asked_first(case: Case, wanted: dict[str, float]) -> Decider | None:
     lengths = [what for what in wanted if what in DIMENSIONS]
     if len(lengths) >= ESTIMATES_ALL and not case.body.has("stature"):
         return _named("stature")
-    for what in sorted(wanted, key=lambda one: -wanted[one]):
-        found = _named(what)
-        if found is not None:
-            return found
+    for what in sorted(wanted, key=lambda text: -wanted[text]):
+        decider = _named(what)
+        if decider is not None:
+            return decider
     return None
 
 

@@ -32,9 +32,11 @@ def _keys_surface(record: Record, kind: DeskKind | None) -> Span | None:
     if kind is None and surface is None and record[fields.chair.kind] in LOUNGES:
         return fixed_at(record, fields.found.surface)  # a lap, or a tray on it
     if kind in FIXED_DESKS:
-        at = record[fields.found.surface]
-        at = at if at is not None else surface.low if surface is not None else None
-        return Span(low=at, high=at) if at is not None else None
+        position = record[fields.found.surface]
+        position = (
+            position if position is not None else surface.low if surface is not None else None
+        )
+        return Span(low=position, high=position) if position is not None else None
     return surface
 
 

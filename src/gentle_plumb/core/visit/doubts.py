@@ -203,12 +203,16 @@ def doubts(
     record: Record, body: Body, unit: LengthUnit, earlier: Mapping[str, Earlier] | None = None
 ) -> list[Doubt]:
     """Every doubt about a visit's dimensions, kept ones among them with their reason."""
-    found = [one for name in DIMENSIONS if (one := _between_readings(record, name, unit))]
+    found = [doubt for name in DIMENSIONS if (doubt := _between_readings(record, name, unit))]
     shoes = _shoes(record, body)
     if shoes is not None:
         found.append(shoes)
     asked = questions(body, earlier=earlier, other_side=other_sides(record))
-    explained = {one.dimension for one in asked if one.kind == "far" and one.slip is not None}
+    explained = {
+        question.dimension
+        for question in asked
+        if question.kind == "far" and question.slip is not None
+    }
     for question in asked:
         if question.kind in ("earlier", "relation") and explained & {
             question.dimension,
@@ -229,6 +233,6 @@ def doubts(
                 kept=kept if kept and stays and question.kind != "sheet" else None,
             )
         )
-    if all(one.kept for one in found if one.kind == "earlier"):
-        found = [one for one in found if one.kind != "sheet"]  # each of them was answered
+    if all(doubt.kept for doubt in found if doubt.kind == "earlier"):
+        found = [doubt for doubt in found if doubt.kind != "sheet"]  # each of them was answered
     return found

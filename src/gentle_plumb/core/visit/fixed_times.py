@@ -24,41 +24,44 @@ def _lunch(record: Record, tasks: Sequence[TaskDay]) -> list[Fixed]:
     minutes = minutes_or(record[fields.pace.lunch], LUNCH_MIN if long_enough else 0)
     if not minutes:
         return []
-    at = minutes_or(record[fields.pace.lunch_at], LUNCH_AT_MIN)
-    return [Fixed(at=at, minutes=minutes, lunch=True, id="lunch")]
+    index = minutes_or(record[fields.pace.lunch_at], LUNCH_AT_MIN)
+    return [Fixed(at=index, minutes=minutes, lunch=True, id="lunch")]
 
 
 def _meetings(record: Record) -> list[Fixed]:
-    found = []
+    meetings = []
     for id, asked in fields.pace.meeting.items():
-        at, minutes = record[asked.at], record[asked.minutes]
-        if at is not None and minutes:
+        position, minutes = record[asked.at], record[asked.minutes]
+        if position is not None and minutes:
             stood = record[asked.posture] == MeetingPosture.STAND
-            found.append(
+            meetings.append(
                 Fixed(
-                    at=round(at), minutes=round(minutes), posture="stand" if stood else "sit", id=id
+                    at=round(position),
+                    minutes=round(minutes),
+                    posture="stand" if stood else "sit",
+                    id=id,
                 )
             )
-    return found
+    return meetings
 
 
 def _own_spells(record: Record) -> list[Fixed]:
     """Return what was put into the day by hand; what is not whole yet lies nowhere."""
-    found = []
+    own_spells = []
     for id in record.members(fields.pace.SPELLS):
         asked = fields.pace.spell(id)
-        at, minutes, posture = record[asked.at], record[asked.minutes], record[asked.posture]
-        if at is not None and minutes and posture is not None:
-            found.append(
+        position, minutes, posture = record[asked.at], record[asked.minutes], record[asked.posture]
+        if position is not None and minutes and posture is not None:
+            own_spells.append(
                 Fixed(
-                    at=round(at),
+                    at=round(position),
                     minutes=round(minutes),
                     posture=OWN_POSTURE[posture],
                     own=True,
                     id=id,
                 )
             )
-    return found
+    return own_spells
 
 
 OWN_POSTURE: dict[SpellPosture, Posture] = {

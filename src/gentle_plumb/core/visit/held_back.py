@@ -41,5 +41,7 @@ def held_back(record: Record, as_of: date | None = None) -> Mapping[str, str]:
 def _named(record: Record, regions: str | tuple[str, ...]) -> tuple[str, ...]:
     if isinstance(regions, tuple):
         return regions
-    felt = {one.load for id, one in CHART.items() if record[fields.ask.discomfort[id].strength]}
+    felt = {
+        region.load for id, region in CHART.items() if record[fields.ask.discomfort[id].strength]
+    }
     return tuple(REGIONS) if regions == "all" or not felt else tuple(sorted(felt & set(REGIONS)))

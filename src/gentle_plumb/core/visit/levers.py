@@ -9,5 +9,5 @@ def levers_of(record: Record) -> dict[str, str]:
     """Return what moves each quantity, in words; what nobody recorded is left out."""
     asked = {**fields.chair.lever, "surface": fields.desk.lever}
     return {
-        key: found.label for key, field in asked.items() if (found := record[field]) is not None
+        key: lever.label for key, field in asked.items() if (lever := record[field]) is not None
     }

@@ -85,10 +85,10 @@ def progress(
 
     ``to_set`` are the steps of Set; ``listed`` are the dimensions that this visit is to measure.
     """
-    worked = result.seated if result.seated.possible else result.standing
-    rows = [row for row in worked.rows if row.key in NEEDED_ROWS]
+    fit = result.seated if result.seated.possible else result.standing
+    rows = [row for row in fit.rows if row.key in NEEDED_ROWS]
     open_rows = [row.label for row in rows if row.target is None]
-    left = [one for one in to_set if not one.settled]
+    left = [step for step in to_set if not step.settled]
     steps = [
         _by_fields("ask", record),
         _by_fields("look", record, sits=result.seated.possible),

@@ -20,5 +20,5 @@ def shifted(span: Span | None, by: float | None) -> Span | None:
 
 def fixed_at(record: Record, field: Field[float]) -> Span | None:
     """Return the one place of a piece that stays where it was found, mm; None where nobody measured it."""
-    at = record[field]
-    return Span(low=at, high=at) if at is not None else None
+    position = record[field]
+    return Span(low=position, high=position) if position is not None else None

@@ -61,28 +61,32 @@ def raised_red_flags(record: Record) -> list[RaisedRedFlag]:
     """Return every red flag that is there, the most urgent first."""
     ask = fields.ask
     raised = [
-        _raised(record, one.id, one.urgency, one.label, ask.flag[one.id])
-        for one in RED_FLAGS.values()
-        if record.yes(ask.flag[one.id].there)
+        _raised(record, red_flag.id, red_flag.urgency, red_flag.label, ask.flag[red_flag.id])
+        for red_flag in RED_FLAGS.values()
+        if record.yes(ask.flag[red_flag.id].there)
     ]
     other = one_of(URGENCY, record[ask.other_flag])
     if other is not None:
         raised.append(_raised(record, "other", other, "Another red flag", ask.other))
-    return sorted(raised, key=lambda one: tuple(URGENCY).index(one.urgency))
+    return sorted(raised, key=lambda raised_red_flag: tuple(URGENCY).index(raised_red_flag.urgency))
 
 
 def unasked_red_flags(record: Record) -> list[RedFlag]:
     """Return every red flag that nobody has said yes or no to."""
-    return [one for one in RED_FLAGS.values() if fields.ask.flag[one.id].there not in record]
+    return [
+        red_flag
+        for red_flag in RED_FLAGS.values()
+        if fields.ask.flag[red_flag.id].there not in record
+    ]
 
 
 def _raised(
     record: Record, id: str, urgency: Urgency, label: str, asked: FlagFields
 ) -> RaisedRedFlag:
-    to, told, by = record.said(asked.to), record.said(asked.done), record.said(asked.by)
+    to, text, by = record.said(asked.to), record.said(asked.done), record.said(asked.by)
     parts = (
         (asked.to, _says(to, letters=LEAST_WORDS)),
-        (asked.done, _says(told) and len(told.split()) >= LEAST_WORDS),
+        (asked.done, _says(text) and len(text.split()) >= LEAST_WORDS),
         (asked.by, _says(by, letters=LEAST_WORDS)),
     )
     standing = record[asked.standing]
@@ -91,9 +95,9 @@ def _raised(
         id=id,
         urgency=urgency,
         label=label,
-        done=None if missing else f"Referred to {to}. {told} ({by})",
+        done=None if missing else f"Referred to {to}. {text} ({by})",
         to=to,
-        told=told,
+        told=text,
         by=by,
         call_back=record.said(asked.call_back),
         letter=record.yes(asked.letter),

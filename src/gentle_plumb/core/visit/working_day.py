@@ -78,8 +78,8 @@ class WorkingDay:
 
     def week(self, number: int) -> tuple[Spell, ...]:
         """Return the day of a week of getting used to standing; once past them, the whole day."""
-        found = next((one for one in self.weeks if one.week == number), None)
-        return self.spells if found is None else lay_week(self.asked, found)
+        ramp_week = next((week for week in self.weeks if week.week == number), None)
+        return self.spells if ramp_week is None else lay_week(self.asked, ramp_week)
 
 
 def working_day(record: Record, case: Case, *, desk_stands: bool) -> WorkingDay | None:
@@ -172,7 +172,7 @@ def _rhythm(record: Record, chosen: str) -> Rhythm:
 def _tasks(record: Record, case: Case, *, desk_stands: bool, stands: bool) -> list[TaskDay]:
     laptop = case.workstation.screen.kind == ScreenKind.LAPTOP
     elsewhere = record[fields.pace.elsewhere] or Elsewhere.NO
-    found = [
+    days = [
         task_day(
             id,
             hours,
@@ -184,9 +184,9 @@ def _tasks(record: Record, case: Case, *, desk_stands: bool, stands: bool) -> li
         if (hours := record[field])
     ]
     whole = record[fields.ask.day_hours]
-    if not found and whole:
+    if not days and whole:
         posture = TaskPosture.EITHER if stands else TaskPosture.SIT
-        found = [
+        days = [
             TaskDay(
                 id=DESK_TIME,
                 label="At the desk",
@@ -196,9 +196,9 @@ def _tasks(record: Record, case: Case, *, desk_stands: bool, stands: bool) -> li
             )
         ]
     if stands:
-        return found
+        return days
     sits = TaskPosture.SIT  # a limit stands over what was chosen before it was known
-    return [one if one.posture == TaskPosture.MOVE else _sat(one, sits) for one in found]
+    return [day if day.posture == TaskPosture.MOVE else _sat(day, sits) for day in days]
 
 
 def _sat(task: TaskDay, posture: TaskPosture) -> TaskDay:

@@ -25,9 +25,9 @@ def got_worse(then: Record, now: Record) -> tuple[Worse, ...]:
 
     Only what was asked about at both visits is compared.
     """
-    found = []
+    worses = []
     for id, asked in fields.ask.discomfort.items():
         was, has = then[asked.strength], now[asked.strength]
         if was is not None and has is not None and has - was >= RISEN:
-            found.append(Worse(label=REGIONS[id].label, was=was, now=has))
-    return tuple(sorted(found, key=lambda one: -one.now))
+            worses.append(Worse(label=REGIONS[id].label, was=was, now=has))
+    return tuple(sorted(worses, key=lambda worse: -worse.now))

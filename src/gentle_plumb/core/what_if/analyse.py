@@ -23,7 +23,7 @@ from .visit_input import VisitInput
 
 
 def analyse_visit(
-    given: VisitInput,
+    visit_input: VisitInput,
     unit: LengthUnit,
     *,
     judged: bool = True,
@@ -34,7 +34,7 @@ def analyse_visit(
 
     Parameters
     ----------
-    given : VisitInput
+    visit_input : VisitInput
     unit : {"mm", "cm", "in"}
         Of the findings' words.
     judged : bool
@@ -46,36 +46,36 @@ def analyse_visit(
         Without what would be computed under the own numbers, and without how sure targets are.
 
     """
-    record = given.record
+    record = visit_input.record
     own = overrules(record)
     numbers = own if kept is None else overrules(kept)
-    others = {path: value for path, value in given.values.items() if path not in OWN_SETTINGS}
+    others = {path: value for path, value in visit_input.values.items() if path not in OWN_SETTINGS}
     place = taken_plan(
-        replace(given, values=others),
+        replace(visit_input, values=others),
         OwnNumbers(seated=numbers[0], standing=numbers[1], taken=things_taken(record)),
         brief,
     )
-    found = place.bare.found_seated, place.bare.found_standing
-    held = held_back(record, given.as_of)
-    placed = given_by(record, found, held) if kept is None else Given()
+    all_settings = place.bare.found_seated, place.bare.found_standing
+    held = held_back(record, visit_input.as_of)
+    placed = given_by(record, all_settings, held) if kept is None else Given()
     meant = place.case
     place = place.given(placed.all)
     case = place.case
     fitted = fit_given(case, own=own, given=placed, meant=meant)
     result = fitted.result
     computed = Settings(), Settings()
-    if not brief and any(one != Settings() for one in own):
+    if not brief and any(settings != Settings() for settings in own):
         plain = aimed_settings(case)
         computed = plain.seated, plain.standing or Settings()
-    shown = photos_from(record, given.photos) if judged else ()
+    shown = photos_from(record, visit_input.photos) if judged else ()
     read: Sequence[PhotoReading] = [
-        given.reuse.last(2, (read_photo, one.id), read_photo, one) for one in shown
+        visit_input.reuse.last(2, (read_photo, photo.id), read_photo, photo) for photo in shown
     ]
     states = states_of(
         StateSources(
             record=record,
             result=result,
-            place=given.place,
+            place=visit_input.place,
             added=added_by(place.choice.kit),
             declared=case.declared,
             said=answers_of(record),
@@ -94,7 +94,7 @@ def analyse_visit(
         added=added_by(place.choice.kit),
     )
     return VisitAnalysis(
-        given=given,
+        given=visit_input,
         bare=place.bare,
         case=case,
         plan=place.plan,
@@ -106,7 +106,7 @@ def analyse_visit(
         facts=facts,
         photos=tuple(read),
         findings=findings(facts) if judged else [],
-        bundle={**given.practice, **chosen_policies(record)},
+        bundle={**visit_input.practice, **chosen_policies(record)},
         own=own,
         computed=computed,
     )

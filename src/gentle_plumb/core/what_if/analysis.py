@@ -120,7 +120,10 @@ class VisitAnalysis:
                 added=added_by(self.kit),
                 findings=self.findings,
                 red_flags=raised_red_flags(record),
-                turns=[(one.id, one.words) for one in laptop_views(self.case, self.facts.unit)],
+                turns=[
+                    (laptop_view.id, laptop_view.words)
+                    for laptop_view in laptop_views(self.case, self.facts.unit)
+                ],
                 techniques=techniques_for(self.case.hours, self.case.person),
                 said=answers_of(record),
             )
@@ -146,11 +149,11 @@ class VisitAnalysis:
 
     def plans(self) -> PlanSet:
         """All three plans and single purchases; the one that was taken as it is now."""
-        made = make_plans(self.bare, own=self._numbers())
+        plan_set = make_plans(self.bare, own=self._numbers())
         if not self.choice.follows_seat:
-            return made
-        plans = (self.chosen_plan() if one.id == self.plan else one for one in made.plans)
-        return replace(made, plans=tuple(plans))
+            return plan_set
+        plans = (self.chosen_plan() if plan.id == self.plan else plan for plan in plan_set.plans)
+        return replace(plan_set, plans=tuple(plans))
 
     def offers(self) -> tuple[Offer, ...]:
         """Everything that can be ticked for the practitioner's own plan."""
@@ -159,7 +162,7 @@ class VisitAnalysis:
     def chosen_plan(self) -> Plan:
         """The plan that was taken, alone; a support for the feet as high as it is to be now."""
         plan = plan_of(self.bare, self.plan, self.choice)
-        added = tuple(replace(one, height=height_now(self.states, one)) for one in plan.added)
+        added = tuple(replace(added, height=height_now(self.states, added)) for added in plan.added)
         return replace(plan, added=added)
 
     def _numbers(self) -> OwnNumbers:
@@ -170,7 +173,11 @@ class VisitAnalysis:
     def scene(self, request: SceneRequest, *, behind: VisitAnalysis | None = None) -> Scene:
         """The drawing; another one faintly behind it where there is one to compare with."""
         keys = tuple(
-            {one.key for one in QUANTITIES.values() if settings.get(one.key) is not None}
+            {
+                quantity.key
+                for quantity in QUANTITIES.values()
+                if settings.get(quantity.key) is not None
+            }
             for settings in self.own
         )
         return draw_scene(
@@ -186,6 +193,12 @@ class VisitAnalysis:
 
 
 IN_BRIEF = frozenset(
-    one.why.id for own in fields.work.own_number.values() for one in own.values()
-) | frozenset(one.by.id for those in fields.settings.setting.values() for one in those.values())
+    own_number_fields.why.id
+    for own in fields.work.own_number.values()
+    for own_number_fields in own.values()
+) | frozenset(
+    setting_fields.by.id
+    for those in fields.settings.setting.values()
+    for setting_fields in those.values()
+)
 """All that a row in brief takes from the record: reasons for own numbers, and how things were re-measured."""

@@ -56,10 +56,12 @@ def summary_of(finding: Finding) -> FindingSummary:
     return FindingSummary(id=finding.id, text=f"{finding.title}{where}")
 
 
-def off_in(through: VisitAnalysis) -> dict[str, Finding]:
+def off_in(analysis: VisitAnalysis) -> dict[str, Finding]:
     """What is off, by its id; what the practitioner has dismissed is not."""
     return {
-        one.id: one for one in through.findings if one.state == "off" and one.verdict != "dismissed"
+        finding.id: finding
+        for finding in analysis.findings
+        if finding.state == "off" and finding.verdict != "dismissed"
     }
 
 
@@ -68,8 +70,13 @@ def _with_errors_of(was: PostureFit, now: PostureFit) -> PostureFit:
     return replace(
         now,
         rows=tuple(
-            row.but(sd=one.sd, shares=one.shares, estimated=one.estimated, retake=one.retake)
-            if (one := old.get(row.key)) is not None and row.target is not None
+            row.but(
+                sd=old_row.sd,
+                shares=old_row.shares,
+                estimated=old_row.estimated,
+                retake=old_row.retake,
+            )
+            if (old_row := old.get(row.key)) is not None and row.target is not None
             else row
             for row in now.rows
         ),
@@ -85,22 +92,22 @@ def carry_over_uncertainty(before: FitResult, after: FitResult, reuse: Reuse) ->
     )
 
 
-def out_of_band_messages(through: VisitAnalysis, unit: LengthUnit) -> list[FindingSummary]:
+def out_of_band_messages(analysis: VisitAnalysis, unit: LengthUnit) -> list[FindingSummary]:
     """Return what would be off if everything were set like this, the hard limits first."""
-    assessment = through.assessment
-    found = [
+    assessment = analysis.assessment
+    summaries = [
         FindingSummary(id=f"hard.{index}", text=text)
         for index, text in enumerate(hard_limit_words(assessment.hard_limits("aimed"), unit))
     ]
     for assessed in assessment.aimed:
         if assessed.possible:
-            found += _settings_off(assessed, unit)
-            found += _joints_off(assessed)
-    return found
+            summaries += _settings_off(assessed, unit)
+            summaries += _joints_off(assessed)
+    return summaries
 
 
 def _settings_off(assessed: Assessment, unit: LengthUnit) -> list[FindingSummary]:
-    found = []
+    summaries = []
     for state in assessed.settings:
         quantity, excess = state.quantity, state.excess
         if not excess or not quantity.judged or abs(excess) < SAME_MM:
@@ -111,76 +118,76 @@ def _settings_off(assessed: Assessment, unit: LengthUnit) -> list[FindingSummary
         where = ", standing" if assessed.posture == "standing" else ""
         by = say_change(quantity, excess, unit)
         sign = "°" if quantity.unit == "deg" else f" {unit_of(quantity, unit)}"
-        found.append(
+        summaries.append(
             FindingSummary(
                 id=f"{assessed.posture}.{quantity.key}",
                 text=f"{quantity.label}{where} {by}{sign} out of its band: {effect}.",
             )
         )
-    return found
+    return summaries
 
 
 def _joints_off(assessed: Assessment) -> list[FindingSummary]:
-    found = []
+    summaries = []
     standing = assessed.posture == "standing"
     for joint in assessed.joints:
         if joint.over and not (standing and joint.joint == "upper_arm"):
             side = "over" if joint.over > 0 else "under"
             words = say_joint(joint.joint, joint.angle or 0.0, 1)
-            found.append(
+            summaries.append(
                 FindingSummary(
                     id=f"{assessed.posture}.joint.{joint.joint}",
                     text=f"{words}{', standing' if standing else ''}: "
                     f"{say_degrees(abs(joint.over), 1)} {side} its band.",
                 )
             )
-    return found
+    return summaries
 
 
-def residual_strain(through: VisitAnalysis) -> tuple[float, float | None]:
+def residual_strain(analysis: VisitAnalysis) -> tuple[float, float | None]:
     """Degrees and strain minutes a day that stay outside the bands as set."""
-    result = through.result
-    stands = result.standing.possible and through.case.workstation.desk.kind == "sit_stand"
+    result = analysis.result
+    stands = result.standing.possible and analysis.case.workstation.desk.kind == "sit_stand"
     settled = AimedSettings(
-        seated=through.computed[0],
+        seated=analysis.computed[0],
         standing=None,
         joints_seated=result.seated.joints_set,
         joints_standing=result.standing.joints_set if stands else (),
     )
-    return total_of(what_is_left(through.case, settled))
+    return total_of(what_is_left(analysis.case, settled))
 
 
-def day_strain(through: VisitAnalysis, standing_hours: float) -> tuple[float | None, float | None]:
+def day_strain(analysis: VisitAnalysis, standing_hours: float) -> tuple[float | None, float | None]:
     """Strain minutes a day of the joints: as found, and as set with so many hours standing."""
-    result, case = through.result, through.case
+    result, case = analysis.result, analysis.case
     stands = result.standing.possible and standing_hours > 0
-    found = AimedSettings(
+    settings = AimedSettings(
         seated=case.found_seated,
         standing=None,
         joints_seated=result.seated.joints_found,
         joints_standing=result.standing.joints_found if case.standing_hours else (),
     )
     aimed = AimedSettings(
-        seated=through.computed[0],
+        seated=analysis.computed[0],
         standing=None,
         joints_seated=result.seated.joints_set,
         joints_standing=result.standing.joints_set if stands else (),
     )
     day = replace(case, standing_hours=standing_hours)
-    return total_of(what_is_left(case, found))[1], total_of(what_is_left(day, aimed))[1]
+    return total_of(what_is_left(case, settings))[1], total_of(what_is_left(day, aimed))[1]
 
 
 def setting_changes(before: FitResult, after: FitResult, unit: LengthUnit) -> list[SettingChange]:
     """Every setting and joint that is otherwise, in mm and degrees."""
-    found = []
+    changes = []
     for posture in POSTURES:
         was, now = before.of(posture), after.of(posture)
         if not (was.possible and now.possible):
             continue
         old = {row.key: row for row in was.rows}
         for row in now.rows:
-            one = _row_moved(old.get(row.key), row, unit)
-            found += [one] if one else []
+            change = _row_moved(old.get(row.key), row, unit)
+            changes += [change] if change else []
         angles = {joint.joint: joint for joint in was.joints_set}
         for joint in now.joints_set:
             then = angles[joint.joint].angle
@@ -189,7 +196,7 @@ def setting_changes(before: FitResult, after: FitResult, unit: LengthUnit) -> li
             if posture == "standing" and joint.joint == "upper_arm":
                 continue
             by = joint.angle - then
-            found.append(
+            changes.append(
                 SettingChange(
                     id=f"joint.{joint.joint}",
                     posture=posture,
@@ -200,24 +207,24 @@ def setting_changes(before: FitResult, after: FitResult, unit: LengthUnit) -> li
                     by=f"{'+' if by > 0 else '−'}{abs(by):.1f}",
                 )
             )
-    return found
+    return changes
 
 
-def moved_by_what_stands(through: VisitAnalysis, unit: LengthUnit) -> list[SettingChange]:
+def moved_by_what_stands(analysis: VisitAnalysis, unit: LengthUnit) -> list[SettingChange]:
     """Return what is worked out otherwise because of what was set elsewhere, or is left alone: still to be set."""
-    found = []
+    changes = []
     for posture in POSTURES:
-        before = {row.key: row for row in through.plain.of(posture).rows}
-        now = through.result.of(posture)
+        before = {row.key: row for row in analysis.plain.of(posture).rows}
+        now = analysis.result.of(posture)
         for row in now.rows if now.possible else ():
-            state, was = through.states.get((posture, row.key)), before.get(row.key)
+            state, was = analysis.states.get((posture, row.key)), before.get(row.key)
             waits = state is not None and state.kind in (StateKind.TARGET, StateKind.TO_GET)
             if not waits or was is None or row.setting is None or was.setting is None:
                 continue
             if abs(row.setting - was.setting) > least_change(row):
-                one = _row_moved(was, row, unit)
-                found += [one] if one is not None else []
-    return found
+                change = _row_moved(was, row, unit)
+                changes += [change] if change is not None else []
+    return changes
 
 
 def _row_moved(old: FitRow | None, row: FitRow, unit: LengthUnit) -> SettingChange | None:

@@ -52,17 +52,19 @@ def needs_of(felt: Sequence[Discomfort], strain: Sequence[Strain]) -> list[Need]
         By region, minutes a day.
 
     """
-    found = []
+    result = []
     loaded = {one.region: one.minutes for one in strain}
     for region, label in REGIONS.items():
         hurts = max(
-            (one for one in felt if one.load == region), key=lambda one: one.strength, default=None
+            (discomfort for discomfort in felt if discomfort.load == region),
+            key=lambda discomfort: discomfort.strength,
+            default=None,
         )
         minutes = loaded.get(region, 0.0)
         if hurts is None and minutes < 1:
             continue
         why = say("move.loaded", region=label, minutes=f"{whole_minutes(minutes)}")
-        found.append(
+        result.append(
             Need(
                 region=region,
                 strength=hurts.strength if hurts is not None else 0.0,
@@ -70,4 +72,4 @@ def needs_of(felt: Sequence[Discomfort], strain: Sequence[Strain]) -> list[Need]
                 why=hurts.text if hurts is not None else why,
             )
         )
-    return found
+    return result

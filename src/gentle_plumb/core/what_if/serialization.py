@@ -26,7 +26,7 @@ def _names(kind: type) -> tuple[str, ...]:
     if names is None:
         if not is_dataclass(kind):
             raise TypeError(f"{kind.__name__} has no plain form")
-        names = _NAMES[kind] = tuple(one.name for one in fields(kind))
+        names = _NAMES[kind] = tuple(field.name for field in fields(kind))
     return names
 
 
@@ -44,20 +44,20 @@ def to_jsonable(value: Any) -> Any:
     return {name: to_jsonable(getattr(value, name)) for name in _names(kind)}
 
 
-def visit_input_to_json(given: VisitInput) -> dict[str, Any]:
+def visit_input_to_json(visit_input: VisitInput) -> dict[str, Any]:
     """A visit as plain values; the program's own table is left out."""
-    table = given.measuring.table
+    table = visit_input.measuring.table
     return {
-        "values": dict(given.values),
-        "today": given.today.isoformat(),
-        "sex": given.sex,
-        "practice": dict(given.practice),
-        "errors": dict(given.measuring.errors),
+        "values": dict(visit_input.values),
+        "today": visit_input.today.isoformat(),
+        "sex": visit_input.sex,
+        "practice": dict(visit_input.practice),
+        "errors": dict(visit_input.measuring.errors),
         "table": None if table is BRITISH_ADULTS else to_jsonable(table),
-        "photos": to_jsonable(given.photos),
-        "prices": to_jsonable(given.prices),
-        "place": given.place,
-        "as_of": given.as_of.isoformat() if given.as_of is not None else None,
+        "photos": to_jsonable(visit_input.photos),
+        "prices": to_jsonable(visit_input.prices),
+        "place": visit_input.place,
+        "as_of": visit_input.as_of.isoformat() if visit_input.as_of is not None else None,
     }
 
 

@@ -100,21 +100,21 @@ class WhatIfRequest:
 
 
 def overridden_values(
-    given: VisitInput, tries: WhatIfOverrides, unit: LengthUnit
+    visit_input: VisitInput, tries: WhatIfOverrides, unit: LengthUnit
 ) -> tuple[VisitInput, list[Trouble]]:
     """The visit with what is typed laid over it, and what could not be."""
-    values, troubles = dict(given.values), []
+    values, troubles = dict(visit_input.values), []
     for path, typed in tries.items():
         try:
             values[path] = read_typed(field_of(path), typed, unit=unit)
         except FieldError as error:
             troubles.append(Trouble(field=path, detail=error.message))
-    return replace(given, values=values), troubles
+    return replace(visit_input, values=values), troubles
 
 
-def as_found(given: VisitInput) -> dict[str, str]:
+def as_found(visit_input: VisitInput) -> dict[str, str]:
     """Tries that set everything as it was found, where that is recorded; lengths in mm."""
-    tries, record = {}, given.record
+    tries, record = {}, visit_input.record
     for posture, found in FOUND_AT.items():
         for key, field in found.items():
             value, own = record[field], fields.work.own_number[posture].get(key)
@@ -124,11 +124,11 @@ def as_found(given: VisitInput) -> dict[str, str]:
     return tries
 
 
-def with_settings_applied(given: VisitInput, through: VisitAnalysis) -> VisitInput:
+def with_settings_applied(visit_input: VisitInput, analysis: VisitAnalysis) -> VisitInput:
     """The visit as it would be found if everything were set as worked out."""
-    values = dict(given.values)
+    values = dict(visit_input.values)
     for posture, found in FOUND_AT.items():
-        fit = through.result.of(posture)
+        fit = analysis.result.of(posture)
         for key, field in found.items():
             setting = fit.setting(key)
             if fit.possible and setting is not None:
@@ -139,7 +139,7 @@ def with_settings_applied(given: VisitInput, through: VisitAnalysis) -> VisitInp
         slope = fit.setting("slope")
         if fit.possible and slope is not None and slope <= 0:
             values[fields.keyboard.feet.id] = TiltFeet.IN
-    return replace(given, values=values)
+    return replace(visit_input, values=values)
 
 
 class WhatIfSession:
@@ -153,11 +153,11 @@ class WhatIfSession:
     def _compared_with(self, tries: WhatIfOverrides, unit: LengthUnit) -> VisitAnalysis:
         key = tuple(sorted(tries.items()))
         if self._against is None or self._against[:2] != (key, unit):
-            given, _ = overridden_values(self.given, tries, unit)
+            visit_input, _ = overridden_values(self.given, tries, unit)
             self._against = (
                 key,
                 unit,
-                analyse_visit(given, unit, judged=False, kept=self.given.record),
+                analyse_visit(visit_input, unit, judged=False, kept=self.given.record),
             )
         return self._against[2]
 
@@ -170,39 +170,39 @@ class WhatIfSession:
     def try_out(self, request: WhatIfRequest) -> WhatIfResult:
         """Work a try through and say what moved."""
         tries = {**as_found(self.given), **request.tries} if request.found else request.tries
-        given, troubles = overridden_values(self.given, tries, request.unit)
-        through = analyse_visit(
-            given, request.unit, judged=False, kept=self.given.record, brief=request.brief
+        visit_input, troubles = overridden_values(self.given, tries, request.unit)
+        analysis = analyse_visit(
+            visit_input, request.unit, judged=False, kept=self.given.record, brief=request.brief
         )
         before = self._compared_with(request.against or {}, request.unit)
         if request.brief:
-            result = carry_over_uncertainty(before.result, through.result, given.reuse)
-            through = replace(through, result=result)
-        over, minutes = residual_strain(through)
+            result = carry_over_uncertainty(before.result, analysis.result, visit_input.reuse)
+            analysis = replace(analysis, result=result)
+        over, minutes = residual_strain(analysis)
         now, then = {}, {}
         if not request.brief:
             now = self._off_now(request.unit)
-            set_so = with_settings_applied(given, through)
+            set_so = with_settings_applied(visit_input, analysis)
             then = off_in(analyse_visit(set_so, request.unit, kept=self.given.record))
-        money = given.money
+        money = visit_input.money
         plans, fixes = (
-            plan_views(through.plans(), request.unit, money) if request.plans else ([], [])
+            plan_views(analysis.plans(), request.unit, money) if request.plans else ([], [])
         )
         return WhatIfResult(
-            rows=through.rows(request.unit, brief=request.brief),
-            joints=through.joints(),
+            rows=analysis.rows(request.unit, brief=request.brief),
+            joints=analysis.joints(),
             over=over,
             minutes=minutes,
-            setting_changes=setting_changes(before.result, through.result, request.unit),
-            findings=out_of_band_messages(through, request.unit),
-            gone=[summary_of(one) for id, one in now.items() if id not in then],
-            come=[summary_of(one) for id, one in then.items() if id not in now],
+            setting_changes=setting_changes(before.result, analysis.result, request.unit),
+            findings=out_of_band_messages(analysis, request.unit),
+            gone=[summary_of(finding) for id, finding in now.items() if id not in then],
+            come=[summary_of(finding) for id, finding in then.items() if id not in now],
             stays=len(now.keys() & then.keys()),
-            notes=list(notes_in(through.case, through.result, request.unit)),
+            notes=list(notes_in(analysis.case, analysis.result, request.unit)),
             plans=plans,
             fixes=fixes,
-            offers=offer_views(through.offers(), request.unit, money) if request.plans else [],
+            offers=offer_views(analysis.offers(), request.unit, money) if request.plans else [],
             troubles=troubles,
-            bundle=dict(through.bundle),
-            scene=through.scene(request.scene, behind=before if request.behind else None),
+            bundle=dict(analysis.bundle),
+            scene=analysis.scene(request.scene, behind=before if request.behind else None),
         )

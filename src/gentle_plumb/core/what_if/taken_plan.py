@@ -31,16 +31,18 @@ class TakenPlan:
 
 
 OWN_SETTINGS = frozenset(
-    one.value.id for own in fields.work.own_number.values() for one in own.values()
+    own_number_fields.value.id
+    for own in fields.work.own_number.values()
+    for own_number_fields in own.values()
 )
 """What the case and its additions don't depend on."""
 
 
 @reuse_last(4)
-def taken_plan(given: VisitInput, own: OwnNumbers, brief: bool) -> TakenPlan:
+def taken_plan(visit_input: VisitInput, own: OwnNumbers, brief: bool) -> TakenPlan:
     """Return the case of a visit with the additions of its plan; worked out once for each."""
-    bare = replace(case_of(given), uncertain=not brief)
-    plan = given.record[fields.work.plan] or "room"
+    bare = replace(case_of(visit_input), uncertain=not brief)
+    plan = visit_input.record[fields.work.plan] or "room"
     choice = choose(bare, plan, own)
     return TakenPlan(bare=bare, case=_with(bare, choice), plan=plan, choice=choice)
 

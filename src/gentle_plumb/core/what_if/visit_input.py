@@ -48,19 +48,21 @@ class VisitInput:
         return Record(self.values)
 
 
-def at_place(given: VisitInput, place: str) -> VisitInput:
+def at_place(visit_input: VisitInput, place: str) -> VisitInput:
     """Return what one place of a visit is worked through from; photographs are of the main one."""
-    photos = given.photos if place == fields.places.MAIN else ()
-    return replace(given, values=values_at(given.values, place), photos=photos, place=place)
+    photos = visit_input.photos if place == fields.places.MAIN else ()
+    return replace(
+        visit_input, values=values_at(visit_input.values, place), photos=photos, place=place
+    )
 
 
-def case_of(given: VisitInput) -> Case:
+def case_of(visit_input: VisitInput) -> Case:
     """The case that a visit makes."""
     return case_from(
-        given.record,
-        sex=given.sex,
-        measuring=given.measuring,
-        practice=given.practice,
-        as_of=given.as_of,
-        reuse=given.reuse,
+        visit_input.record,
+        sex=visit_input.sex,
+        measuring=visit_input.measuring,
+        practice=visit_input.practice,
+        as_of=visit_input.as_of,
+        reuse=visit_input.reuse,
     )

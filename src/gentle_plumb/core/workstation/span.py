@@ -58,10 +58,10 @@ class Span:
     def _steps(self) -> tuple[float, ...]:
         assert self.step is not None
         steps = floor((self.high - self.low) / self.step + ROUNDING)
-        found = [self.low + index * self.step for index in range(steps + 1)]
-        if self.high - found[-1] > END_ROUNDING:
-            found.append(self.high)
-        return tuple(found)
+        values = [self.low + index * self.step for index in range(steps + 1)]
+        if self.high - values[-1] > END_ROUNDING:
+            values.append(self.high)
+        return tuple(values)
 
     def clamp(self, value: float) -> float:
         """The nearest place to the value; of two equally near the lower.

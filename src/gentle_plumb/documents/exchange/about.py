@@ -45,8 +45,8 @@ def dimensions_in(sheet: MeasurementSheet) -> list[str]:
 def day(text: str) -> date | None:
     """A date year-month-day, or day.month.year with points, which nobody writes month first; None for anything else."""
     try:
-        if (found := DOTTED.fullmatch(text)) is not None:
-            return date(int(found[3]), int(found[2]), int(found[1]))
+        if (match := DOTTED.fullmatch(text)) is not None:
+            return date(int(match[3]), int(match[2]), int(match[1]))
         return date.fromisoformat(text)
     except ValueError:
         return None

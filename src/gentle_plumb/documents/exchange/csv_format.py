@@ -218,7 +218,7 @@ def _sheet(
     if on is None or not cells.get("client"):
         return None
     key = (cells.get("client_id") or cells["client"], cells.get("visit_id") or on.isoformat())
-    made = MeasurementSheet(
+    measurement_sheet = MeasurementSheet(
         client_id=cells.get("client_id", ""),
         name=cells["client"],
         sex=one_of(SEXES, cells.get("sex")),
@@ -229,9 +229,9 @@ def _sheet(
         place=number,
         places={},
     )
-    sheet = sheets.setdefault(key, made)
+    sheet = sheets.setdefault(key, measurement_sheet)
     for name in ("name", "sex", "work", "on"):
-        if getattr(sheet, name) != getattr(made, name):
+        if getattr(sheet, name) != getattr(measurement_sheet, name):
             read.troubles.append((number, name, f"differs from line {sheet.place}"))
     for column in HOW:
         typed = cells.get(column, "")

@@ -69,7 +69,7 @@ def _observation(sheet: MeasurementSheet, name: str, patient: str) -> dict[str, 
     parts += [
         (part, said[f"{start}{part}"]) for part in (*READINGS, *ABOUT) if f"{start}{part}" in said
     ]
-    made: dict[str, Any] = {
+    result: dict[str, Any] = {
         "resourceType": "Observation",
         "status": "final" if resolved.value_mm is not None else "preliminary",
         "identifier": [
@@ -81,14 +81,14 @@ def _observation(sheet: MeasurementSheet, name: str, patient: str) -> dict[str, 
         "component": [_component(part, typed) for part, typed in parts],
     }
     if (by := said.get(f"{start}taken_by")) is not None:
-        made["performer"] = [{"display": by}]
+        result["performer"] = [{"display": by}]
     if resolved.value_mm is not None:
-        made["valueQuantity"] = _quantity(resolved.value_mm)
+        result["valueQuantity"] = _quantity(resolved.value_mm)
     else:
-        made["dataAbsentReason"] = {
+        result["dataAbsentReason"] = {
             "text": "left out" if f"{start}skip" in said else "not settled yet"
         }
-    return made
+    return result
 
 
 def write_fhir(sheets: Sequence[MeasurementSheet]) -> bytes:
@@ -140,20 +140,23 @@ def read_fhir(raw: bytes) -> Read:
     patients: dict[str, Patient] = {}
     sheets: dict[tuple[str, str], MeasurementSheet] = {}
     entries = list(bundle.entry or ())
-    for one in entries:
-        if isinstance(one.resource, Patient):
-            for key in (one.fullUrl, f"Patient/{one.resource.id}" if one.resource.id else None):
+    for entry in entries:
+        if isinstance(entry.resource, Patient):
+            for key in (
+                entry.fullUrl,
+                f"Patient/{entry.resource.id}" if entry.resource.id else None,
+            ):
                 if key:
-                    patients[str(key)] = one.resource
-    for index, one in enumerate(entries, start=1):
+                    patients[str(key)] = entry.resource
+    for index, entry in enumerate(entries, start=1):
         place = f"entry {index}"
-        if isinstance(one.resource, Patient):
+        if isinstance(entry.resource, Patient):
             continue
-        if not isinstance(one.resource, Observation):
-            kind = type(one.resource).__name__ if one.resource is not None else "nothing"
+        if not isinstance(entry.resource, Observation):
+            kind = type(entry.resource).__name__ if entry.resource is not None else "nothing"
             read.left_out.append((place, kind, "not a Patient or an Observation"))
             continue
-        _take(read, sheets, patients, one.resource, place)
+        _take(read, sheets, patients, entry.resource, place)
     read.sheets = list(sheets.values())
     return read
 
@@ -183,15 +186,21 @@ def _mm(quantity: Any) -> float | None:
 
 def _client(patient: Patient) -> tuple[str, str, str | None, str]:
     """Identifier, name, sex and work of a Patient."""
-    own = [one.value for one in patient.identifier or () if one.system == CLIENT]
-    any_id = [one.value for one in patient.identifier or () if one.value]
+    own = [
+        identifier.value for identifier in patient.identifier or () if identifier.system == CLIENT
+    ]
+    any_id = [identifier.value for identifier in patient.identifier or () if identifier.value]
     id = str((own or any_id or [patient.id or ""])[0])
     name = ""
-    for one in patient.name or ():
-        name = str(one.text or " ".join([*(one.given or ()), one.family or ""])).strip()
+    for human_name in patient.name or ():
+        name = str(
+            human_name.text or " ".join([*(human_name.given or ()), human_name.family or ""])
+        ).strip()
         break
     work = [
-        one.valueString for one in patient.extension or () if one.url == "urn:gentle-plumb:work"
+        extension.valueString
+        for extension in patient.extension or ()
+        if extension.url == "urn:gentle-plumb:work"
     ]
     sex = str(patient.gender) if patient.gender in ("female", "male") else None
     return id, name, sex, str(work[0]) if work else ""
@@ -216,7 +225,9 @@ def _take(  # noqa: C901  # one check after the other, each with its own trouble
     if patient is None:
         read.troubles.append((place, "subject", "points at no Patient of this Bundle"))
         return
-    visit = next((one for one in seen.identifier or () if one.system == VISIT), None)
+    visit = next(
+        (identifier for identifier in seen.identifier or () if identifier.system == VISIT), None
+    )
     on = (
         _day(visit.period.start)
         if visit is not None and visit.period
@@ -270,18 +281,20 @@ def _take(  # noqa: C901  # one check after the other, each with its own trouble
 def _parts(read: Read, seen: Observation, place: str) -> dict[str, str]:
     """What an Observation's components say: part to text, lengths as they were typed."""
     parts: dict[str, str] = {}
-    for one in seen.component or ():
-        code = next((str(c.code) for c in one.code.coding or () if c.system == PART), None)
+    for component in seen.component or ():
+        code = next((str(c.code) for c in component.code.coding or () if c.system == PART), None)
         if code is None or code not in (*READINGS, *ABOUT, *WHOLE):
             read.left_out.append(
                 (place, code or "component", "a component this program does not know")
             )
             continue
         if code not in LENGTHS:
-            parts[code] = str(one.valueString or "")
+            parts[code] = str(component.valueString or "")
             continue
-        mm = _mm(one.valueQuantity)
-        typed = next((str(e.valueString) for e in one.extension or () if e.url == TYPED), None)
+        mm = _mm(component.valueQuantity)
+        typed = next(
+            (str(e.valueString) for e in component.extension or () if e.url == TYPED), None
+        )
         if mm is None:
             read.troubles.append((place, code, "no length in mm, cm, m, [in_i] or [ft_i]"))
         elif typed is None:

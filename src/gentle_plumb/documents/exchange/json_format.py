@@ -113,13 +113,13 @@ def read_json(raw: bytes) -> Read:
             last = str(wrong["loc"][-1]) if wrong["loc"] else ""
             read.troubles.append((place, last, words))
         return read
-    for index, one in enumerate(document.sheets, start=1):
+    for index, sheet_document in enumerate(document.sheets, start=1):
         place = f"sheet {index}"
         entries: dict[str, str] = {}
         for name in WHOLE:
-            if (text := getattr(one, name)) is not None:
+            if (text := getattr(sheet_document, name)) is not None:
                 entries[f"measure.{name}"] = str(text)
-        for name, said in one.dimensions.items():
+        for name, said in sheet_document.dimensions.items():
             if name not in DIMENSIONS:
                 read.troubles.append(
                     (place, "dimensions", f"“{name}” is no dimension of the catalogue")
@@ -131,12 +131,12 @@ def read_json(raw: bytes) -> Read:
                 entries[f"measure.{name}.{part}"] = str(value)
         read.sheets.append(
             MeasurementSheet(
-                client_id=one.client_id,
-                name=one.client,
-                sex=one.sex,
-                work=one.work,
-                visit_id=one.visit_id,
-                on=one.visit_on,
+                client_id=sheet_document.client_id,
+                name=sheet_document.client,
+                sex=sheet_document.sex,
+                work=sheet_document.work,
+                visit_id=sheet_document.visit_id,
+                on=sheet_document.visit_on,
                 entries=entries,
                 place=place,
                 places=dict.fromkeys(entries, place),

@@ -137,10 +137,12 @@ class EntranceService:
 
     def reset_for(self, by: Member, practice: Practice, member_id: UUID, *, base: str) -> MadeDoor:
         """Let a colleague set their password anew; owners only. Raises NotAllowed, NotFound."""
-        for one in self._accounts.members(practice.id):
-            if one.id == member_id:
-                link, url = self._made("reset", practice, one.email, one.name, base, by=by.name)
-                return self._sent(replace(link, member_id=one.id), url)
+        for member in self._accounts.members(practice.id):
+            if member.id == member_id:
+                link, url = self._made(
+                    "reset", practice, member.email, member.name, base, by=by.name
+                )
+                return self._sent(replace(link, member_id=member.id), url)
         raise NotFound("There is no such member.")
 
     def ask_reset(self, email: str, attempts: Attempts, *, base: str) -> None:

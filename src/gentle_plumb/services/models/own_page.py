@@ -106,7 +106,7 @@ class Check:
     @property
     def values(self) -> dict[str, Value]:
         """The answers' values by question."""
-        return {id: one.value for id, one in self.answers.items()}
+        return {id: answer.value for id, answer in self.answers.items()}
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -195,7 +195,7 @@ class VisitSnapshot:
         """Conditions from earlier visits that nobody has asked about at this one; none once notes are withdrawn."""
         if self.values.get(fields.ask.consent["notes"].id) == ConsentAnswer.WITHDRAWN:
             return StandingConditions()
-        said = [(one.started_on, one.conditions) for one in self.earlier if one.conditions]
+        said = [(visit.started_on, visit.conditions) for visit in self.earlier if visit.conditions]
         return standing_conditions(said, self.values)
 
     @property

@@ -64,34 +64,34 @@ def read_catalogue(raw: bytes) -> MessageCatalogue:
 
 
 def _head(held: dict[str, Any]) -> list[tuple[str, str, str]]:
-    found = []
+    result = []
     language, name = held.get("language"), held.get("name")
     if not isinstance(language, str) or not LANGUAGE.fullmatch(language):
-        found.append(("", "language", "has to be a language tag, as ar or pt-BR"))
+        result.append(("", "language", "has to be a language tag, as ar or pt-BR"))
     elif language.split("-")[0] == ENGLISH.language:
-        found.append(("", "language", "English is there already"))
+        result.append(("", "language", "English is there already"))
     if not isinstance(name, str) or not 0 < len(name.strip()) <= 60 or not _whole(name):
-        found.append(("", "name", "has to be the language's own name, 60 characters at most"))
+        result.append(("", "name", "has to be the language's own name, 60 characters at most"))
     if held.get("direction") not in ("ltr", "rtl"):
-        found.append(("", "direction", "has to be ltr or rtl"))
-    return found
+        result.append(("", "direction", "has to be ltr or rtl"))
+    return result
 
 
 def _messages(held: object) -> list[tuple[str, str, str]]:
     if not isinstance(held, dict):
         return [("", "messages", "has to be an object: each message by its name")]
-    found = []
+    messages = []
     for name, text in held.items():
         english = ENGLISH.messages.get(name)
         shown = str(name)[:60].encode("utf-8", "replace").decode()
         if english is None:
-            found.append(("", shown, "there is no such message"))
+            messages.append(("", shown, "there is no such message"))
         elif not isinstance(text, str) or len(text) > LONGEST or not _whole(text):
-            found.append(("", shown, f"has to be a text of {LONGEST} characters at most"))
+            messages.append(("", shown, f"has to be a text of {LONGEST} characters at most"))
         elif text.strip() and set(_GAP.findall(text)) != set(_GAP.findall(english)):
             gaps = ", ".join(f"{{{gap}}}" for gap in _GAP.findall(english)) or "none"
-            found.append(("", shown, f"its gaps have to be those of the English one: {gaps}"))
-    return found
+            messages.append(("", shown, f"its gaps have to be those of the English one: {gaps}"))
+    return messages
 
 
 def _whole(text: str) -> bool:

@@ -82,7 +82,7 @@ class OwnPageService:
         link = self._pages.link_by_token(token)
         own = self._pages.catalogues(link.practice_id) if link is not None else []
         wanted = link.language if link is not None else ENGLISH.language
-        catalogue = next((one for one in own if one.language == wanted), ENGLISH)
+        catalogue = next((catalogue for catalogue in own if catalogue.language == wanted), ENGLISH)
         return OwnDoorView(
             language=catalogue.language,
             direction=catalogue.direction,
@@ -119,7 +119,10 @@ class OwnPageService:
     def page(self, who: OwnCaller, language: str | None = None) -> OwnView:
         """The page in a language of the practice's: the link's own where none is asked for."""
         link, practice = who.link, who.practice
-        known = {one.language: one for one in (ENGLISH, *self._pages.catalogues(practice.id))}
+        known = {
+            catalogue.language: catalogue
+            for catalogue in (ENGLISH, *self._pages.catalogues(practice.id))
+        }
         catalogue = known.get(language or link.language) or ENGLISH
         today = practice.day(self._clock())
         basis = basis_of(self._records, link)
@@ -135,7 +138,7 @@ class OwnPageService:
             local_wording=practice.local_wording,
             kind=link.kind,
             language=catalogue.language,
-            languages=[language_view(one) for one in known.values()],
+            languages=[language_view(catalogue) for catalogue in known.values()],
             messages=translated(catalogue),
             unit=practice.unit,
             ends_on=link.ends_on,
@@ -145,13 +148,13 @@ class OwnPageService:
             photos=[view for view in VIEWS if view in views and link.kind != "workplace"],
             rounds=[
                 OwnRound(
-                    round=one.round,
-                    due_on=one.due_on,
-                    open=one.sent_at is None and one.due_on <= today,
-                    sent_at=one.sent_at,
-                    answered=len(self._pages.check(practice.id, one.id).answers),
+                    round=check_round.round,
+                    due_on=check_round.due_on,
+                    open=check_round.sent_at is None and check_round.due_on <= today,
+                    sent_at=check_round.sent_at,
+                    answered=len(self._pages.check(practice.id, check_round.id).answers),
                 )
-                for one in self._pages.rounds([link.id])
+                for check_round in self._pages.rounds([link.id])
             ],
             given=numbers_of(basis.paper, drawings_of(basis, practice.unit))
             if basis.paper is not None
@@ -196,10 +199,10 @@ class OwnPageService:
         self._need_before(link)
         if link.photos_agreed_at is None:
             raise NeedsConsent(PHOTOGRAPHS, PHOTOGRAPHS, NEEDED_FOR[PHOTOGRAPHS])
-        made = self._photos.develop(picture)
-        head = photo_head(made, photo_id, link.visit_id, f"{who.client.name} (own page)", now)
+        photo = self._photos.develop(picture)
+        head = photo_head(photo, photo_id, link.visit_id, f"{who.client.name} (own page)", now)
         self._records.add_photo(
-            link.practice_id, head, made.jpeg, member_id=link.member_id, consent=PHOTOGRAPHS
+            link.practice_id, head, photo.jpeg, member_id=link.member_id, consent=PHOTOGRAPHS
         )
         for what, typed in (("view", view), ("when", "before")):
             path = f"look.photo.{photo_id}.{what}"
@@ -213,7 +216,7 @@ class OwnPageService:
 
     def _held(self, link: ClientLink, path: str) -> Entry | None:
         entries = self._records.open(link.practice_id, link.visit_id)[2]
-        return next((one for one in entries if one.path == path), None)
+        return next((entry for entry in entries if entry.path == path), None)
 
     def _write(self, link: ClientLink, path: str, typed: str, version: int, now: datetime) -> None:
         change = Change(
@@ -239,22 +242,24 @@ class OwnPageService:
             sent_at=check.round.sent_at,
             questions=[
                 OwnQuestion(
-                    id=one.id,
-                    section=one.section,
-                    kind=one.kind,
-                    answers=list(one.answers),
-                    low=one.low,
-                    high=one.high,
-                    typed=check.answers[one.id].typed if one.id in check.answers else "",
-                    version=check.answers[one.id].version if one.id in check.answers else 0,
-                    about=one.says if one.id.startswith(("piece.", "request")) else "",
-                    was=felt.get(one.id.removeprefix("felt."))
+                    id=question.id,
+                    section=question.section,
+                    kind=question.kind,
+                    answers=list(question.answers),
+                    low=question.low,
+                    high=question.high,
+                    typed=check.answers[question.id].typed if question.id in check.answers else "",
+                    version=check.answers[question.id].version
+                    if question.id in check.answers
+                    else 0,
+                    about=question.says if question.id.startswith(("piece.", "request")) else "",
+                    was=felt.get(question.id.removeprefix("felt."))
                     if who.link.kind == "after"
                     else None,
-                    urgency=urgency_of(one),
-                    walks=one.walks,
+                    urgency=urgency_of(question),
+                    walks=question.walks,
                 )
-                for one in basis.questions(who.link.kind)
+                for question in basis.questions(who.link.kind)
             ],
         )
 
@@ -263,9 +268,9 @@ class OwnPageService:
 
     def _round(self, who: OwnCaller, round: Round) -> CheckRound:
         today = who.practice.day(self._clock())
-        for one in self._pages.rounds([who.link.id]):
-            if one.round == round and one.due_on <= today:
-                return one
+        for check_round in self._pages.rounds([who.link.id]):
+            if check_round.round == round and check_round.due_on <= today:
+                return check_round
         raise NotFound("These questions are not asked yet.")
 
     def answer(
@@ -313,22 +318,22 @@ class OwnPageService:
         )
 
     def _question(self, who: OwnCaller, id: str) -> Question:
-        for one in basis_of(self._records, who.link).questions(who.link.kind):
-            if one.id == id:
-                return one
+        for question in basis_of(self._records, who.link).questions(who.link.kind):
+            if question.id == id:
+                return question
         raise NotFound("There is no such question here.")
 
     def doubts(self, who: OwnCaller, unit: LengthUnit) -> list[OwnDoubt]:
         """The client's lengths that are worth a second look, with numbers in their unit."""
         return [
             OwnDoubt(
-                dimension=one.dimension,
-                why=one.why,
-                apart=say_length(one.apart_mm, unit) if one.apart_mm is not None else "",
-                low=say_length(one.low_mm, unit) if one.low_mm is not None else "",
-                high=say_length(one.high_mm, unit) if one.high_mm is not None else "",
+                dimension=doubt.dimension,
+                why=doubt.why,
+                apart=say_length(doubt.apart_mm, unit) if doubt.apart_mm is not None else "",
+                low=say_length(doubt.low_mm, unit) if doubt.low_mm is not None else "",
+                high=say_length(doubt.high_mm, unit) if doubt.high_mm is not None else "",
             )
-            for one in doubts_of(self._check(who, "before"), who.client)
+            for doubt in doubts_of(self._check(who, "before"), who.client)
         ]
 
     def send(self, who: OwnCaller, round: Round) -> None:

@@ -21,9 +21,9 @@ class LanguageService:
 
     def add(self, member: Member, raw: bytes) -> LanguageView:
         """Add a language, or put a later file in its place; raises BadFile."""
-        made = read_catalogue(raw)
-        self._pages.put_catalogue(member.practice_id, made)
-        return language_view(made)
+        catalogue = read_catalogue(raw)
+        self._pages.put_catalogue(member.practice_id, catalogue)
+        return language_view(catalogue)
 
     def drop(self, member: Member, language: str) -> None:
         """Drop a language; pages in it are English then. Raises NotFound."""

@@ -71,7 +71,7 @@ class LinkService:
         """A client's links, the latest first; raises NotAllowed, NotFound."""
         self._records.client(member.practice_id, client_id)
         links = self._pages.links(member.practice_id, client_id)
-        rounds = self._pages.rounds([one.id for one in links])
+        rounds = self._pages.rounds([link.id for link in links])
         mails = self._pages.mails(member.practice_id, client_id)
         names = {one.id: one.name for one in self._accounts.members(member.practice_id)}
         today = practice.day(self._clock())
@@ -113,15 +113,15 @@ class LinkService:
             For a language that is not there, and for days outside 1 to 120.
 
         """
-        working = self._records.working(member.practice_id, visit_id)
-        if working.client.id in self._hidden_from(member):
+        snapshot = self._records.working(member.practice_id, visit_id)
+        if snapshot.client.id in self._hidden_from(member):
             raise NotFound("There is no such visit.")
         known = [ENGLISH, *self._pages.catalogues(practice.id)]
-        if language not in {one.language for one in known}:
+        if language not in {catalogue.language for catalogue in known}:
             raise UnknownName(
                 field="language",
                 value=language,
-                message=f"Language: “{language}” is none of {', '.join(one.language for one in known)}.",
+                message=f"Language: “{language}” is none of {', '.join(catalogue.language for catalogue in known)}.",
             )
         lasts = USUAL_DAYS[kind] if days is None else days
         if not LEAST_DAYS <= lasts <= MOST_DAYS:
@@ -137,7 +137,7 @@ class LinkService:
         today = practice.day(now)
         begins = today
         if kind == "workplace":
-            require_consent(working.record)
+            require_consent(snapshot.record)
         if kind != "before":
             report = self._records.last_report(member.practice_id, visit_id)
             if report is None:
@@ -147,7 +147,7 @@ class LinkService:
         link = ClientLink(
             id=uuid4(),
             practice_id=practice.id,
-            client_id=working.client.id,
+            client_id=snapshot.client.id,
             visit_id=visit_id,
             kind=kind,
             token=secrets.token_urlsafe(24),
@@ -163,7 +163,7 @@ class LinkService:
 
     def _view(self, member: Member, practice: Practice, link: ClientLink) -> LinkView:
         return next(
-            one for one in self.links(member, practice, link.client_id) if one.id == link.id
+            view for view in self.links(member, practice, link.client_id) if view.id == link.id
         )
 
     def _made(
@@ -209,23 +209,23 @@ class LinkService:
             return []
         hidden = self._hidden_from(member)
         found = [
-            self._sorted(one)
-            for one in self._pages.undecided(member.practice_id)
-            if one.link.client_id not in hidden
+            self._sorted(check)
+            for check in self._pages.undecided(member.practice_id)
+            if check.link.client_id not in hidden
         ]
         waiting = [
             view_of(
                 WaitingCheck,
-                one.round,
-                sent_at=one.round.sent_at or one.link.made_at,
-                client_id=one.link.client_id,
-                client=one.client,
+                check.round,
+                sent_at=check.round.sent_at or check.link.made_at,
+                client_id=check.link.client_id,
+                client=check.client,
                 level=level,
                 level_says=LEVELS[level],
             )
-            for one, level in found
+            for check, level in found
         ]
-        return sorted(waiting, key=lambda one: -list(LEVELS).index(one.level))
+        return sorted(waiting, key=lambda check: -list(LEVELS).index(check.level))
 
     def _sorted(self, check: Check) -> tuple[Check, Level]:
         client = self._records.client(check.link.practice_id, check.link.client_id)
@@ -237,13 +237,13 @@ class LinkService:
         basis = basis_of(self._records, check.link)
         client = self._records.client(member.practice_id, check.link.client_id)
         verdict = verdict_of(check, basis, client)
-        asked = {one.id: one for one in basis.questions(check.link.kind)}
-        given = [
-            _answer_view(one, check, unit)
-            for one in asked.values()
-            if one.id in check.answers and check.answers[one.id].value is not None
+        asked = {question.id: question for question in basis.questions(check.link.kind)}
+        views = [
+            _answer_view(question, check, unit)
+            for question in asked.values()
+            if question.id in check.answers and check.answers[question.id].value is not None
         ]
-        held = {one.question: one for one in given}
+        held = {view.question: view for view in views}
         return view_of(
             CheckView,
             check.round,
@@ -254,23 +254,26 @@ class LinkService:
             level_says=LEVELS[verdict.level],
             reasons=[
                 ReasonView(
-                    level=one.level,
-                    says=one.says,
+                    level=reason.level,
+                    says=reason.says,
                     answers=[
                         f"{held[id].says}: {held[id].answer}"
                         if id in held
                         else f"{asked[id].says}: not answered"
-                        for id in one.questions
+                        for id in reason.questions
                         if id in asked
                     ],
                 )
-                for one in verdict.reasons
+                for reason in verdict.reasons
             ],
-            answers=given,
-            open=sum(one.section in MISSED and one.id not in held for one in asked.values()),
+            answers=views,
+            open=sum(
+                question.section in MISSED and question.id not in held
+                for question in asked.values()
+            ),
             doubts=[
-                fields.measure.dimension[one.dimension].first.group
-                for one in doubts_of(check, client)
+                fields.measure.dimension[doubt.dimension].first.group
+                for doubt in doubts_of(check, client)
             ],
         )
 
@@ -312,12 +315,12 @@ class LinkService:
 
 
 def _answer_view(question: Question, check: Check, unit: LengthUnit) -> AnswerView:
-    given = check.answers[question.id]
-    text = question.word(given.value)
-    if question.kind == "length" and isinstance(given.value, float | int):
-        text = say_length(float(given.value), unit)
-    elif question.kind in ("hours", "strength") and isinstance(given.value, float | int):
-        text = f"{given.value:g}{' h' if question.kind == 'hours' else ' of 10'}"
+    answer = check.answers[question.id]
+    text = question.word(answer.value)
+    if question.kind == "length" and isinstance(answer.value, float | int):
+        text = say_length(float(answer.value), unit)
+    elif question.kind in ("hours", "strength") and isinstance(answer.value, float | int):
+        text = f"{answer.value:g}{' h' if question.kind == 'hours' else ' of 10'}"
     says = question.says
     if question.section == "lengths" and question.field is not None:
         says = f"{question.field.group}, {question.field.label.lower()}"
@@ -334,12 +337,12 @@ def _rounds(link: ClientLink, begins: date) -> list[CheckRound]:
     of: tuple[Round, ...] = ROUNDS_OF[link.kind]
     return [
         CheckRound(
-            id=uuid5(link.id, one),
+            id=uuid5(link.id, text),
             link_id=link.id,
-            round=one,
-            due_on=begins + timedelta(days=ROUNDS[one]),
+            round=text,
+            due_on=begins + timedelta(days=ROUNDS[text]),
         )
-        for one in of
+        for text in of
     ]
 
 

@@ -57,9 +57,9 @@ class MailService:
         now = self._clock()
         today = practice.day(now)
         asked = {
-            one.round_id
-            for one in self._pages.mails(practice.id, client.id)
-            if one.state in ("waiting", "sending", "sent")
+            mail.round_id
+            for mail in self._pages.mails(practice.id, client.id)
+            if mail.state in ("waiting", "sending", "sent")
         }
 
         def mail(kind: MailKind, due: datetime, round_id: UUID | None = None) -> OutgoingMail:
@@ -77,10 +77,14 @@ class MailService:
             )
 
         mails = [mail("before" if link.kind == "before" else "after", now)]
-        for one in rounds:
-            if one.sent_at is None and today < one.due_on <= link.ends_on and one.id not in asked:
-                due = datetime.combine(one.due_on, HOUR, ZoneInfo(practice.time_zone))
-                mails.append(mail("check", due, one.id))
+        for check_round in rounds:
+            if (
+                check_round.sent_at is None
+                and today < check_round.due_on <= link.ends_on
+                and check_round.id not in asked
+            ):
+                due = datetime.combine(check_round.due_on, HOUR, ZoneInfo(practice.time_zone))
+                mails.append(mail("check", due, check_round.id))
         self._pages.queue_mail(mails)
 
     def deliver(self, mail_id: UUID) -> None:
@@ -93,7 +97,11 @@ class MailService:
             return
         link = self._pages.link(mail.practice_id, mail.link_id)
         practice, _ = self._pages.whose(link)
-        done = {one.id for one in self._pages.rounds([link.id]) if one.sent_at is not None}
+        done = {
+            check_round.id
+            for check_round in self._pages.rounds([link.id])
+            if check_round.sent_at is not None
+        }
         if not link.open_on(practice.day(self._clock())) or mail.round_id in done:
             self._pages.settle_mail(replace(mail, state="dropped", url=""))
             return
@@ -111,7 +119,7 @@ class MailService:
             raise handed.again
 
     def _letter(self, practice: Practice, link: ClientLink, mail: OutgoingMail) -> LetterOut:
-        known = {one.language: one for one in self._pages.catalogues(practice.id)}
+        known = {catalogue.language: catalogue for catalogue in self._pages.catalogues(practice.id)}
         words = translated(known.get(link.language, ENGLISH))
         gaps = {"practice": practice.name, "link": mail.url, "until": link.ends_on.isoformat()}
 

@@ -57,20 +57,22 @@ class Basis:
     def requests(self) -> list[Request]:
         """What was asked of the workplace, each with a name of its own."""
         asked = self.workplace.requests if self.workplace is not None else []
-        return list({one.id: one for one in asked if one.id}.values())
+        return list({request.id: request for request in asked if request.id}.values())
 
     @property
     def felt(self) -> dict[str, float]:
         """Strength of discomfort at the visit, by region, where there was any."""
         found = {id: self.record[fields.ask.discomfort[id].strength] for id in REGIONS}
-        return {id: at for id, at in found.items() if at}
+        return {id: position for id, position in found.items() if position}
 
     def questions(self, kind: str) -> tuple[Question, ...]:
         """Return what is asked on a link of this kind."""
         if kind == "before":
             return _ALWAYS
         if kind == "workplace":
-            return tuple(questions_of_requests([(one.id, one.title) for one in self.requests]))
+            return tuple(
+                questions_of_requests([(request.id, request.title) for request in self.requests])
+            )
         return tuple(questions_of_check(self._shown()))
 
     def _shown(self) -> Shown:
@@ -78,7 +80,9 @@ class Basis:
         if paper is None:
             return Shown(regions=tuple(self.felt))
         return Shown(
-            settings=tuple((one.key, one.label) for one in paper.numbers if one.key in STILL),
+            settings=tuple(
+                (number.key, number.label) for number in paper.numbers if number.key in STILL
+            ),
             regions=tuple(self.felt),
             temporary=tuple(paper.temporary),
             rhythm=paper.day is not None,
@@ -88,19 +92,19 @@ class Basis:
 
 def basis_of(records: Records, link: ClientLink) -> Basis:
     """Return what a link's questions rest on."""
-    working = records.working(link.practice_id, link.visit_id)
+    snapshot = records.working(link.practice_id, link.visit_id)
     signed = link.kind != "before"
     report = records.last_report(link.practice_id, link.visit_id) if signed else None
     if link.kind == "workplace":
         return Basis(
-            opened=working,
+            opened=snapshot,
             paper=None,
             workplace=legacy_paper(report.content) if report is not None else None,
         )
     return Basis(
-        opened=working,
+        opened=snapshot,
         paper=_paper(report),
-        as_signed=report is not None and report.revision == working.visit.revision,
+        as_signed=report is not None and report.revision == snapshot.visit.revision,
     )
 
 
@@ -136,7 +140,7 @@ def numbers_of(paper: ClientPaper, drawings: Sequence[Scene]) -> OwnNumbers:
         drawings=list(drawings),
         temporary=paper.temporary,
         day=paper.day,
-        movements=[one.model_copy(update={"why": ""}) for one in paper.movements],
+        movements=[movement.model_copy(update={"why": ""}) for movement in paper.movements],
         movement_rules=paper.movement_rules,
         stop=paper.stop,
         cautions=paper.cautions,
@@ -167,7 +171,9 @@ def verdict_of(check: Check, basis: Basis, client: Client) -> Verdict:
     if check.link.kind == "before":
         return triage_before(check.values, doubts_of(check, client))
     if check.link.kind == "workplace":
-        return triage_requests(check.values, [f"request.{one.id}" for one in basis.requests])
+        return triage_requests(
+            check.values, [f"request.{request.id}" for request in basis.requests]
+        )
     return triage_check(check.values, Before(felt=basis.felt))
 
 

@@ -28,7 +28,7 @@ def take_over(
         raise NotReady([("answers", "they are not sent yet")])
     if check.link.agreed_at is None:
         raise NeedsConsent(NOTES, NOTES, NEEDED_FOR[NOTES])
-    held = {one.path: one for one in entries}
+    held = {entry.path: entry for entry in entries}
     write = _Writer(records, member, visit.id, check, held, now)
     if check.link.kind != "workplace":
         said = held.get(NOTES)
@@ -59,7 +59,7 @@ class _Writer:
         self._records, self._member, self._visit_id = records, member, visit_id
         self._check, self._held, self._now = check, held, now
         self._measured = {
-            path.split(".")[1] for path, one in held.items() if _reading(path) and one.typed
+            path.split(".")[1] for path, entry in held.items() if _reading(path) and entry.typed
         }
         self.taken = 0
 
@@ -79,11 +79,11 @@ class _Writer:
         self._records.write(self._member.practice_id, change, self._now)
         self.taken += 1
 
-    def _draft_habit(self, question: Question, given: GivenAnswer | None) -> None:
+    def _draft_habit(self, question: Question, answer: GivenAnswer | None) -> None:
         """Note a habit as seen by the client, where they said no to how it should be; it waits to be looked at."""
         section, _, id = question.id.partition(".")
         habit = HABIT_OF.get(id) if section == "station" else None
-        if habit is None or given is None or given.value != "no":
+        if habit is None or answer is None or answer.value != "no":
             return
         path = fields.seen.habit[habit].seen.id
         if path not in self._held:
@@ -96,16 +96,16 @@ class _Writer:
 
     def take(self, question: Question, check: Check) -> str | None:
         """Write an answer where the visit says nothing; else the question, if it says something else."""
-        given = check.answers.get(question.id)
-        self._draft_habit(question, given)
+        answer = check.answers.get(question.id)
+        self._draft_habit(question, answer)
         field = question.field
-        if field is None or given is None or given.value is None:
+        if field is None or answer is None or answer.value is None:
             return None
         if field.health and not self._notes_kept():
             return question.says
         held = self._held.get(field.id)
         if held is not None and held.value is not None:
-            return None if held.value == given.value else question.says
+            return None if held.value == answer.value else question.says
         if _reading(field.id):
             dimension = field.id.split(".")[1]
             if dimension in self._measured:
@@ -113,11 +113,11 @@ class _Writer:
             about = fields.measure.dimension[dimension]
             for path, typed in (
                 (about.origin.id, "self_measured"),
-                (about.taken_on.id, given.changed_at.date().isoformat()),
+                (about.taken_on.id, answer.changed_at.date().isoformat()),
             ):
                 if path not in self._held and field is about.first:
                     self.put(path, typed, typed)
-        self.put(field.id, given.typed, given.value)
+        self.put(field.id, answer.typed, answer.value)
         return None
 
 

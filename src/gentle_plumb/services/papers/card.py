@@ -128,9 +128,9 @@ def _desk_lines(workup: VisitResults, unit: LengthUnit) -> list[CardLine]:
     rows = _possible_rows(workup, "surface")
     there = {posture: row for posture, row in rows.items() if _number(row)}
     reads: dict[Posture, str] = {
-        posture: say_length(at - offset, unit)
+        posture: say_length(position - offset, unit)
         for posture, row in there.items()
-        if offset is not None and (at := height_of(row)) is not None
+        if offset is not None and (position := height_of(row)) is not None
     }
     keys: dict[Posture, str] = {
         posture: f"{key:g}"
@@ -156,22 +156,22 @@ def temporary_pieces(workup: VisitResults) -> list[tuple[Added, str]]:
     """Return each thing that is there for a time only, with the day it is looked at again, in words."""
     due = workup.record[fields.report.follow_up]
     end = say("card.until", date=spoken_date(due)) if due else say("card.no_end")
-    return [(one, end) for one in workup.analysis.chosen_plan().added if one.temporary]
+    return [(added, end) for added in workup.analysis.chosen_plan().added if added.temporary]
 
 
 def temporary_lines(workup: VisitResults) -> list[str]:
     """Return what is there for a time only, a line each."""
-    return [f"{one.label}: {end}" for one, end in temporary_pieces(workup)]
+    return [f"{added.label}: {end}" for added, end in temporary_pieces(workup)]
 
 
 def _code(name: str, date: str, lines: Sequence[CardLine], temporary: Sequence[str]) -> str:
     """Return the card as text; a number that nobody re-measured has a star."""
-    found = [f"{name}, {date}"]
+    texts = [f"{name}, {date}"]
     for line in lines:
         both = [
             f"{way} {text}"
             for way, text in (("sit", line.seated), ("stand", line.standing))
             if text
         ]
-        found.append(f"{line.label}: {', '.join(both)}{'' if line.sure else ' *'}")
-    return "\n".join([*found, *temporary])
+        texts.append(f"{line.label}: {', '.join(both)}{'' if line.sure else ' *'}")
+    return "\n".join([*texts, *temporary])

@@ -63,22 +63,22 @@ def client_paper(
     waits = _waiting(workup)
     out = _left_out(workup)
     actions = [
-        one
-        for one in actions_of(workup)
-        if one.heading != "Refer" and one.id not in waits and one.id not in out
+        action
+        for action in actions_of(workup)
+        if action.heading != "Refer" and action.id not in waits and action.id not in out
     ]
-    done = [one for one in actions if one.state == "done"]
-    todo = [one for one in actions if one.state != "done"]
+    done = [action for action in actions if action.state == "done"]
+    todo = [action for action in actions if action.state != "done"]
     causes = [
-        told
-        for one in causes_of(workup)
-        if not one.left_out and (told := _confirmed(one, out)) is not None
+        paper_cause
+        for cause in causes_of(workup)
+        if not cause.left_out and (paper_cause := _confirmed(cause, out)) is not None
     ]
-    order = [one.id for one in workup.actions]
+    order = [action.id for action in workup.actions]
     first = things_that_matter(causes, actions, order, _reasons(workup))
-    told_first = {one.id for one in first}  # nothing is said twice
+    told_first = {action.id for action in first}  # nothing is said twice
     numbers = card_lines(workup, unit)
-    shown = {f"set.{way}.{one.key}" for one in numbers for way in fields.work.POSTURES}
+    shown = {f"set.{way}.{number.key}" for number in numbers for way in fields.work.POSTURES}
     return ClientPaper(
         **head_of(practice, opened, workup, unit, shows),
         scene=workup.analysis.scene(replace(figure, height=FIGURE_PX)),
@@ -89,12 +89,12 @@ def client_paper(
         first=first,
         keep_doing=good_habits(workup),
         numbers=[_in_everyday_words(line) for line in numbers],
-        done=[one for one in done if one.id not in shown],
+        done=[action for action in done if action.id not in shown],
         set_today=_names(workup, StateKind.SET, shown),
         todo=[
-            one
-            for one in todo
-            if one.id not in told_first and not (one.id in shown and one.state == "open")
+            action
+            for action in todo
+            if action.id not in told_first and not (action.id in shown and action.state == "open")
         ],
         to_set=_names(workup, StateKind.TARGET, shown - told_first),
         costs=costs_of(workup),
@@ -103,11 +103,11 @@ def client_paper(
         day=pace.day(workup),
         movements=movements,
         movement_rules=rules,
-        causes=[_told(one) for one in causes[:MOST_CAUSES]],
+        causes=[_told(cause) for cause in causes[:MOST_CAUSES]],
         further_causes=max(0, len(causes) - MOST_CAUSES),
         unexplained=workup.unexplained,
         temporary=temporary_lines(workup),
-        photos=[one.model_copy(update={"readings": []}) for one in pair_of(workup)],
+        photos=[photo.model_copy(update={"readings": []}) for photo in pair_of(workup)],
         place=f"{workup.places[0].name}: {workup.places[0].use_label.lower()}" if places else "",
         places=list(places),
         cautions=list(CAUTIONS),
@@ -126,39 +126,54 @@ def things_that_matter(
     fewer causes are open, what else is to do fills up. They are told in the order in which they are done; ``reasons``
     are why single ones help, where that is not their cause.
     """
-    left = [one for one in actions if one.state == "open"]
-    found = [_why(one, say("first.safety")) for one in left if one.heading == "Make safe"]
-    taken = {one.id for one in found}
-    for cause in causes:
-        evidence = {f"set.{one.id}" for one in cause.findings} | {one.id for one in cause.findings}
-        # what was found wrong comes before what was never recorded
-        for one in sorted(left, key=lambda one: one.id not in evidence):
-            if cause.title in one.resolves and one.id not in taken:
-                found.append(_why(one, (reasons or {}).get(one.id) or _helps(cause)))
-                taken.add(one.id)
-                break
-    found += [
-        one for one in left if one.id not in taken and (one.resolves or one.heading != KINDS["set"])
+    left = [action for action in actions if action.state == "open"]
+    paper_actions = [
+        _why(action, say("first.safety")) for action in left if action.heading == "Make safe"
     ]
-    places = {id: at for at, id in enumerate(order)}
-    found = found or left  # where nothing answers a cause, what is still to do comes first
-    return sorted(found[:FIRST], key=lambda one: places.get(one.id, len(places)))
+    taken = {action.id for action in paper_actions}
+    for cause in causes:
+        evidence = {f"set.{finding.id}" for finding in cause.findings} | {
+            finding.id for finding in cause.findings
+        }
+        # what was found wrong comes before what was never recorded
+        for action in sorted(left, key=lambda action: action.id not in evidence):
+            if cause.title in action.resolves and action.id not in taken:
+                paper_actions.append(_why(action, (reasons or {}).get(action.id) or _helps(cause)))
+                taken.add(action.id)
+                break
+    paper_actions += [
+        action
+        for action in left
+        if action.id not in taken and (action.resolves or action.heading != KINDS["set"])
+    ]
+    places = {id: index for index, id in enumerate(order)}
+    paper_actions = (
+        paper_actions or left
+    )  # where nothing answers a cause, what is still to do comes first
+    return sorted(paper_actions[:FIRST], key=lambda action: places.get(action.id, len(places)))
 
 
 def _reasons(workup: VisitResults) -> dict[str, str]:
     """Return why what a finding asks for helps: its own reason, and the complaint in its region."""
-    found = {}
-    for one in workup.analysis.findings:
-        if one.state != "off" or not one.why:
+    reasons = {}
+    for finding in workup.analysis.findings:
+        if finding.state != "off" or not finding.why:
             continue
-        words = f"{one.why[0].lower()}{one.why[1:]}".rstrip(".")
-        felt = next((at for at in workup.analysis.facts.felt if at.load == one.region), None)
+        words = f"{finding.why[0].lower()}{finding.why[1:]}".rstrip(".")
+        felt = next(
+            (
+                discomfort
+                for discomfort in workup.analysis.facts.felt
+                if discomfort.load == finding.region
+            ),
+            None,
+        )
         if felt is None:
-            found[one.id] = say("first.helps", cause=words)
+            reasons[finding.id] = say("first.helps", cause=words)
         else:
             text = f"{felt.text[0].lower()}{felt.text[1:]}"
-            found[one.id] = say("first.helps_felt", cause=words, felt=text)
-    return found
+            reasons[finding.id] = say("first.helps_felt", cause=words, felt=text)
+    return reasons
 
 
 def _why(action: PaperAction, helps: str) -> PaperAction:
@@ -181,10 +196,10 @@ def limit_lines(workup: VisitResults, those: Sequence[LimitInForce] | None = Non
     """
     said: dict[LimitId, dict[str, None]] = {}
     for care in workup.cares:
-        for one in care.limits:
-            if one.binds is not None:
-                said.setdefault(one.binds, {}).update(
-                    dict.fromkeys(part for part in (one.set, one.unmet, one.clears) if part)
+        for limit in care.limits:
+            if limit.binds is not None:
+                said.setdefault(limit.binds, {}).update(
+                    dict.fromkeys(part for part in (limit.set, limit.unmet, limit.clears) if part)
                 )
     return [
         " ".join(
@@ -192,22 +207,22 @@ def limit_lines(workup: VisitResults, those: Sequence[LimitInForce] | None = Non
             for part in (
                 say(
                     "limit.line",
-                    says=one.says.rstrip("."),
-                    because=", ".join(one.because).lower(),
-                    ask=" or ".join(dict.fromkeys(one.ask)),
+                    says=limit_in_force.says.rstrip("."),
+                    because=", ".join(limit_in_force.because).lower(),
+                    ask=" or ".join(dict.fromkeys(limit_in_force.ask)),
                 )
                 + ".",
-                *said.get(one.id, ()),
+                *said.get(limit_in_force.id, ()),
             )
             if part
         )
-        for one in (workup.case.person.in_force if those is None else those)
+        for limit_in_force in (workup.case.person.in_force if those is None else those)
     ]
 
 
 def _binds(care: PrecautionView) -> bool:
     """Whether anything of a condition binds still: that is told with the limits."""
-    return any(one.cleared is None for one in care.limits)
+    return any(limit.cleared is None for limit in care.limits)
 
 
 def _left_out(workup: VisitResults) -> frozenset[str]:
@@ -215,15 +230,18 @@ def _left_out(workup: VisitResults) -> frozenset[str]:
     if workup.record[fields.report.unconfirmed] != Unconfirmed.LEAVE_OUT:
         return frozenset()
     return frozenset(
-        one.id
-        for one in workup.analysis.findings
-        if one.state == "off" and one.verdict is None and not one.own and not one.safety
+        finding.id
+        for finding in workup.analysis.findings
+        if finding.state == "off"
+        and finding.verdict is None
+        and not finding.own
+        and not finding.safety
     )
 
 
 def _confirmed(cause: PaperCause, out: frozenset[str]) -> PaperCause | None:
     """Return a cause without the findings that are left out; None where nothing of it stays."""
-    kept = [one for one in cause.findings if one.id not in out]
+    kept = [finding for finding in cause.findings if finding.id not in out]
     return cause.model_copy(update={"findings": kept}) if kept else None
 
 
@@ -244,18 +262,23 @@ def _in_everyday_words(line: CardLine) -> CardLine:
 def _names(workup: VisitResults, kind: StateKind, shown: Set[str]) -> str:
     """Return the settings in one state by name, of those whose numbers stand in the table."""
     by_step = {f"set.{row.posture}.{row.key}": row for row in workup.rows}
-    found = []
+    texts = []
     for posture in fields.work.POSTURES:
         said = []
-        for one in workup.actions:
-            row = by_step.get(one.id)
-            if row is None or row.became is None or one.posture != posture or one.id not in shown:
+        for action in workup.actions:
+            row = by_step.get(action.id)
+            if (
+                row is None
+                or row.became is None
+                or action.posture != posture
+                or action.id not in shown
+            ):
                 continue
-            if row.became.kind == kind and (kind == StateKind.SET or not one.settled):
+            if row.became.kind == kind and (kind == StateKind.SET or not action.settled):
                 said.append(row.label.lower())
         if said:
-            found.append(f"{'sitting' if posture == 'seated' else 'standing'}: {', '.join(said)}")
-    return "; ".join(found)
+            texts.append(f"{'sitting' if posture == 'seated' else 'standing'}: {', '.join(said)}")
+    return "; ".join(texts)
 
 
 def _told(cause: PaperCause) -> PaperCause:
@@ -265,5 +288,7 @@ def _told(cause: PaperCause) -> PaperCause:
 
 def _stop() -> list[str]:
     """Return when to stop, and what is not to wait: the urgent red flags in plain words."""
-    urgent = [one.label.lower() for one in RED_FLAGS.values() if one.urgency == "urgent"]
+    urgent = [
+        red_flag.label.lower() for red_flag in RED_FLAGS.values() if red_flag.urgency == "urgent"
+    ]
     return [CAUTIONS[1], say("paper.urgent", signs="; ".join(urgent))]

@@ -10,10 +10,10 @@ from ..paper_models import ErasurePaper
 def erasure_paper(practice: Practice, proof: Proof, name: str) -> ErasurePaper:
     """Return the proof; ``name`` is the client's as it is to stand on the paper: it is kept nowhere."""
     erasure = proof.erasure
-    at = practice.local(erasure.at)
+    moment = practice.local(erasure.at)
     until = erasure.backups_until
     last = practice.local(until) if until is not None else None
-    day = f"{at.day} {at:%B %Y}"
+    day = f"{moment.day} {moment:%B %Y}"
     if erasure.left_over:
         searched = (
             f"{erasure.left_over} rows still named it afterwards. Show this to your administrator."
@@ -50,7 +50,7 @@ def erasure_paper(practice: Practice, proof: Proof, name: str) -> ErasurePaper:
         else "Their photographs, also in signed copies",
         reason=REASON_SAYS[erasure.reason].capitalize(),
         by=erasure.by_name,
-        at=f"{day}, {at:%H:%M}",
+        at=f"{day}, {moment:%H:%M}",
         counts=counts_in_words(erasure.counts),
         searched=searched,
         backups=backups,

@@ -47,8 +47,8 @@ def letter_paper(
     practice: Practice, opened: VisitSnapshot, workup: VisitResults, about: str
 ) -> LetterPaper | None:
     """Return the letter for a red flag or a condition that is there, by name; None for any other."""
-    raised = next((one for one in workup.signs if one.id == about), None)
-    care = next((one for one in workup.cares if one.id == about), None)
+    raised = next((sign for sign in workup.signs if sign.id == about), None)
+    care = next((care for care in workup.cares if care.id == about), None)
     if raised is not None:
         subject = _Subject(
             title=say("letter.referral"),
@@ -67,7 +67,11 @@ def letter_paper(
             urgency=say("letter.usual"),
             sign=care.label,
             told=care.note or "",
-            limits=tuple(one for one in workup.case.person.in_force if care.label in one.because),
+            limits=tuple(
+                limit_in_force
+                for limit_in_force in workup.case.person.in_force
+                if care.label in limit_in_force.because
+            ),
         )
     else:
         return None
@@ -89,58 +93,60 @@ def letter_paper(
         by=subject.by,
         call_back=subject.call_back,
         felt=workup.felt,
-        reported=[_reported(one) for one in workup.analysis.facts.felt],
+        reported=[_reported(discomfort) for discomfort in workup.analysis.facts.felt],
         seen=[
-            one.title
-            for one in workup.analysis.findings
-            if one.state == "off" and one.verdict is not None and one.verdict != "dismissed"
+            finding.title
+            for finding in workup.analysis.findings
+            if finding.state == "off"
+            and finding.verdict is not None
+            and finding.verdict != "dismissed"
         ][:MOST_SEEN],
         done=_done(workup),
         question=" ".join(questions),
         lines=_lines(subject.limits),
         limits=limit_lines(workup, subject.limits),
-        answers=[one.label for one in ClinicianSays],
+        answers=[says.label for says in ClinicianSays],
         cares=[precaution(care) for care in workup.cares],
         work=opened.client.work,
     )
 
 
-def _reported(one: Discomfort) -> str:
+def _reported(discomfort: Discomfort) -> str:
     """Return a complaint with how long it has been there, and what helps, as far as that was said."""
-    since = say("letter.since", since=one.since.rstrip(".")) if one.since else ""
-    eases = say("letter.eases", eases=one.eases.rstrip(".")) if one.eases else ""
-    return ". ".join(part for part in (one.text, since, eases) if part) + "."
+    since = say("letter.since", since=discomfort.since.rstrip(".")) if discomfort.since else ""
+    eases = say("letter.eases", eases=discomfort.eases.rstrip(".")) if discomfort.eases else ""
+    return ". ".join(part for part in (discomfort.text, since, eases) if part) + "."
 
 
 def _done(workup: VisitResults) -> str:
     """Return what was done at the workplace, as it happened: what was set, what stopped for pain."""
     kinds = [
-        (one.quantity.label.lower(), one.kind)
-        for (posture, _), one in workup.analysis.states.items()
+        (state.quantity.label.lower(), state.kind)
+        for (posture, _), state in workup.analysis.states.items()
         if workup.result.of(posture).possible
     ]
-    found = []
+    texts = []
     for kind, name in ((StateKind.SET, "letter.set"), (StateKind.STOPPED, "letter.stopped")):
-        labels = list(dict.fromkeys(label for label, one in kinds if one == kind))
+        labels = list(dict.fromkeys(label for label, state_kind in kinds if state_kind == kind))
         if labels:
-            found.append(say(name, what=", ".join(labels)))
-    return " ".join(found) or say("letter.nothing")
+            texts.append(say(name, what=", ".join(labels)))
+    return " ".join(texts) or say("letter.nothing")
 
 
 def _questions(client: str, workup: VisitResults, subject: _Subject, about: str) -> list[str]:
     """Return what is asked: of the limits that hold, whether each may go, with the number and day that matter."""
-    held = {one.id: one for one in subject.limits}
-    found = []
+    held = {limit.id: limit for limit in subject.limits}
+    texts = []
     standing = held.get(LimitId.NO_STANDING) or held.get(LimitId.SHORT_STANDING)
     if standing is not None:
-        found.append(_standing(client, workup.record, standing))
+        texts.append(_standing(client, workup.record, standing))
     if any(id in held for id in LEAST_HIP_DEG):
         least = say_degrees(workup.case.person.least_hip)
-        found.append(say("letter.hip", client=client, least=least))
+        texts.append(say("letter.hip", client=client, least=least))
     if about in PRECAUTIONS:
-        return found if len(found) == len(held) else [*found, say("letter.may_lift")]
+        return texts if len(texts) == len(held) else [*texts, say("letter.may_lift")]
     go_on = say("letter.may_go_on") if about == "other" else say("letter.may_move", client=client)
-    return [*found, go_on]
+    return [*texts, go_on]
 
 
 def _standing(client: str, record: Record, standing: LimitInForce) -> str:
@@ -158,7 +164,7 @@ def _lines(limits: tuple[LimitInForce, ...]) -> list[str]:
     """Return the lines on which an answer within limits is written, each with its unit."""
     figures = dict.fromkeys(
         f"{figure.label}, {figure.unit}"
-        for one in limits
-        if (figure := FIGURES.get(one.id)) is not None
+        for limit in limits
+        if (figure := FIGURES.get(limit.id)) is not None
     )
     return [*figures, say("letter.other_limits")]

@@ -45,11 +45,13 @@ def day(workup: VisitResults) -> PaperDay | None:
     return PaperDay(
         start=view.start,
         end=view.end,
-        weeks=[f"{one.label}: {one.says}" for one in view.weeks],
+        weeks=[f"{week.label}: {week.says}" for week in view.weeks],
         eyes=view.eyes,
         tips=view.tips,
         scene=_scene(bar.width, bar.height, bar.marks),
-        spells=[PaperSpell(at=one.at, end=one.end, posture=one.posture) for one in view.spells],
+        spells=[
+            PaperSpell(at=spell.at, end=spell.end, posture=spell.posture) for spell in view.spells
+        ],
     )
 
 
@@ -61,19 +63,19 @@ def movements(workup: VisitResults) -> tuple[list[PaperMovement], list[str]]:
     programme = workup.analysis.programme()
     view = programme_view(programme, laid.spells, workup.case.person)
     rules = view.rules if view.chosen or programme.waits_for else []
-    return [_movement(one, workup) for one in view.chosen], rules
+    return [_movement(movement_view, workup) for movement_view in view.chosen], rules
 
 
-def _movement(one: MovementView, workup: VisitResults) -> PaperMovement:
-    figures = draw_movement(LIBRARY[one.id], workup.case.body)
+def _movement(view: MovementView, workup: VisitResults) -> PaperMovement:
+    figures = draw_movement(LIBRARY[view.id], workup.case.body)
     return PaperMovement(
-        label=one.label,
-        start=one.start,
-        dose=one.dose,
-        steps=one.steps,
-        felt=one.felt,
-        never=one.never,
-        why=one.why,
+        label=view.label,
+        start=view.start,
+        dose=view.dose,
+        steps=view.steps,
+        felt=view.felt,
+        never=view.never,
+        why=view.why,
         says=[figure.says for figure in figures],
         scenes=[_scene(*MOVEMENT_SIZE, figure.marks) for figure in figures],
     )

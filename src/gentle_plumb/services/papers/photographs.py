@@ -25,8 +25,10 @@ def photo_of(photo: PhotoView) -> PaperPhoto:
         id=photo.id,
         caption=f"{photo.when}, {photo.view}, {photo.posture}".capitalize(),
         readings=[
-            f"{one.label}: {one.value} ± {one.error}" if one.error else f"{one.label}: {one.value}"
-            for one in photo.readings
-            if one.value is not None
+            f"{reading.label}: {reading.value} ± {reading.error}"
+            if reading.error
+            else f"{reading.label}: {reading.value}"
+            for reading in photo.readings
+            if reading.value is not None
         ],
     )

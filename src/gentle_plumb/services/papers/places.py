@@ -17,7 +17,7 @@ from .shared import desk_heights, figure_of, paper_row, plan_of, shown
 def place_of(opened: VisitSnapshot, main: VisitResults, id: str, unit: LengthUnit) -> PaperPlace:
     """Return what is said of a further place."""
     there = work_up(opened, unit, body=False, place=id)
-    view = next(one for one in there.places if one.id == id)
+    view = next(place for place in there.places if place.id == id)
     figure, _ = figure_of(there, unit)
     return PaperPlace(
         name=view.name,
@@ -26,9 +26,9 @@ def place_of(opened: VisitSnapshot, main: VisitResults, id: str, unit: LengthUni
         lacks=hard_limit_words(there.analysis.chosen_plan().lacks, unit),
         added=plan_of(there, unit).added,
         actions=[
-            one.told or one.text
-            for one in there.actions
-            if one.kind in ("set", "add", "secure", "arrange")
+            action.told or action.text
+            for action in there.actions
+            if action.kind in ("set", "add", "secure", "arrange")
         ],
         desk=desk_heights(there, unit),
         moves=_between(main, there, unit),
@@ -41,13 +41,13 @@ def _between(main: VisitResults, there: VisitResults, unit: LengthUnit) -> list[
     sits, stands = (main, there) if main.case.sits else (there, main)
     if not sits.case.sits or stands.case.sits:
         return []
-    names = {one.id: one.name for one in main.places}
-    found = []
+    names = {place.id: place.name for place in main.places}
+    texts = []
     for key in ("surface", "screen_top", "distance"):
         low = _stands_at(sits, "seated", key)
         high = _stands_at(stands, "standing", key)
         if low is not None and high is not None and abs(high - low) > SAME_MM:
-            found.append(
+            texts.append(
                 say(
                     "places.move",
                     label=QUANTITIES[key].label,
@@ -61,8 +61,8 @@ def _between(main: VisitResults, there: VisitResults, unit: LengthUnit) -> list[
         sits.case.workstation.screen.kind,
         stands.case.workstation.screen.kind,
     ):
-        found.append(say("places.laptop"))
-    return found
+        texts.append(say("places.laptop"))
+    return texts
 
 
 def _stands_at(there: VisitResults, posture: Posture, key: str) -> float | None:

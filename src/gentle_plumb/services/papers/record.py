@@ -62,7 +62,11 @@ def record_paper(
         table=[paper_row(row) for row in shown(workup)],
         joints=[paper_joint(joint) for joint in workup.joints],
         plan=plan_of(workup, unit),
-        body=[dimension(one, unit) for one in workup.measured if one.value or one.skipped],
+        body=[
+            dimension(measured, unit)
+            for measured in workup.measured
+            if measured.value or measured.skipped
+        ],
         standing=workup.why_not_standing,
         notes=[*workup.notes, *in_doubt(workup)],
         estimated=sorted({name for row in workup.rows for name in row.estimated}),
@@ -73,7 +77,7 @@ def record_paper(
         desk=desk_heights(workup, unit),
         place=f"{workup.places[0].name}: {workup.places[0].use_label.lower()}" if places else "",
         places=list(places),
-        photos=[photo_of(one) for one in workup.photos],
+        photos=[photo_of(photo) for photo in workup.photos],
         good=good_habits(workup),
         cautions=list(CAUTIONS),
     )
@@ -81,23 +85,23 @@ def record_paper(
 
 def _asked(workup: VisitResults) -> str:
     """Return how many red flags were asked about: silence is no answer."""
-    unasked = {one.id for one in unasked_red_flags(workup.record)}
+    unasked = {flag.id for flag in unasked_red_flags(workup.record)}
     said = {flag.id for flag in workup.signs}
     denied = [
-        one.label.lower()
-        for one in RED_FLAGS.values()
-        if one.id not in unasked and one.id not in said
+        red_flag.label.lower()
+        for red_flag in RED_FLAGS.values()
+        if red_flag.id not in unasked and red_flag.id not in said
     ]
     never = [RED_FLAGS[id].label.lower() for id in RED_FLAGS if id in unasked]
-    found = [say("paper.flags_denied", flags="; ".join(denied))] if denied else []
-    found += [say("paper.flags_unasked", flags="; ".join(never))] if never else []
-    return " ".join(found)
+    texts = [say("paper.flags_denied", flags="; ".join(denied))] if denied else []
+    texts += [say("paper.flags_unasked", flags="; ".join(never))] if never else []
+    return " ".join(texts)
 
 
 def _method(workup: VisitResults) -> list[str]:
     """Return by what the numbers were worked out: each question's position, and the body's table."""
-    bundle, found = workup.analysis.bundle, []
+    bundle, texts = workup.analysis.bundle, []
     for question in POLICY_QUESTIONS.values():
         at = bundle.get(question.id, question.default)
-        found.append(f"{question.label}: {question.position(at).label}")
-    return [*found, say("paper.table", table=workup.table_name)]
+        texts.append(f"{question.label}: {question.position(at).label}")
+    return [*texts, say("paper.table", table=workup.table_name)]

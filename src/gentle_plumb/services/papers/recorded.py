@@ -14,13 +14,13 @@ from ..workup import VisitResults
 def precaution(care: PrecautionView) -> PaperPrecaution:
     """Return what is kept to and what was lifted of it."""
     held = [
-        " ".join(part for part in (one.says, one.set, one.unmet, one.clears) if part)
-        for one in care.limits
-        if one.cleared is None
+        " ".join(part for part in (limit.says, limit.set, limit.unmet, limit.clears) if part)
+        for limit in care.limits
+        if limit.cleared is None
     ]
     if held and care.since:
         held.append(say("limit.standing", since=care.since))
-    lifted = [f"{one.says} Cleared by {one.cleared}." for one in care.limits if one.cleared]
+    lifted = [f"{limit.says} Cleared by {limit.cleared}." for limit in care.limits if limit.cleared]
     return PaperPrecaution(
         id=care.id,
         label=care.label,
@@ -29,17 +29,21 @@ def precaution(care: PrecautionView) -> PaperPrecaution:
         note=care.note,
         cleared=None
         if held
-        else "; ".join(dict.fromkeys(one.cleared or "" for one in care.limits)),
+        else "; ".join(dict.fromkeys(limit.cleared or "" for limit in care.limits)),
         lifted=lifted if held else [],
     )
 
 
-def dimension(one: Measured, unit: LengthUnit) -> PaperDimension:
+def dimension(measured: Measured, unit: LengthUnit) -> PaperDimension:
     """Return a body dimension: its value and how it is known, or why it was left out."""
-    value = with_unit(one.value, unit) if one.value else ""
-    how = one.source or one.by if one.value else f"left out: {(one.skipped or '').lower()}"
+    value = with_unit(measured.value, unit) if measured.value else ""
+    how = (
+        measured.source or measured.by
+        if measured.value
+        else f"left out: {(measured.skipped or '').lower()}"
+    )
     return PaperDimension(
-        label=one.label, value=value, plus_minus=one.plus_minus or "", how=how or ""
+        label=measured.label, value=value, plus_minus=measured.plus_minus or "", how=how or ""
     )
 
 
@@ -52,7 +56,7 @@ def in_doubt(workup: VisitResults) -> list[str]:
 
 def noted(record: Record, unit: LengthUnit) -> list[str]:
     """Return what was recorded and decides nothing, so that it is not lost."""
-    found = []
+    texts = []
     for field in FIELDS.values():
         value = record.values.get(field.id) if field.noted_only else None
         if value is None or value == "":
@@ -66,5 +70,5 @@ def noted(record: Record, unit: LengthUnit) -> list[str]:
             )
         elif field.choices:
             said = dict(field.choices).get(value, value)
-        found.append(f"{field.group}, {field.label.lower()}: {said.strip()}")
-    return found
+        texts.append(f"{field.group}, {field.label.lower()}: {said.strip()}")
+    return texts

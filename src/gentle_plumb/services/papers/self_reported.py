@@ -11,11 +11,11 @@ ABOUT = (".origin", ".taken_on", ".view", ".when")
 
 def self_reported(opened: VisitSnapshot) -> list[tuple[str, str]]:
     """Return path and label of each, in the order of the fields' paths; consents stand for themselves."""
-    found = []
+    result = []
     for path in sorted(opened.self_reported):
         if path.startswith("ask.consent.") or path.endswith(ABOUT):
             continue
         field = field_of(path)
         named = field.section == "reading" or field.label in ("How often",)
-        found.append((path, f"{field.group}, {field.label.lower()}" if named else field.label))
-    return found
+        result.append((path, f"{field.group}, {field.label.lower()}" if named else field.label))
+    return result

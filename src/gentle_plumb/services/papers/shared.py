@@ -155,20 +155,20 @@ def plan_of(workup: VisitResults, unit: LengthUnit) -> PaperPlan:
         label=plan.label,
         added=[
             PaperAdded(
-                label=one.label,
-                does=one.does,
-                price=one.price,
-                temporary=one.temporary,
-                removes=one.removes or "",
+                label=view.label,
+                does=view.does,
+                price=view.price,
+                temporary=view.temporary,
+                removes=view.removes or "",
             )
-            for one in plan.added
+            for view in plan.added
         ],
         cautions=[*plan.cautions, *plan.assumes],
         moves=[
-            f"{one.label}: {one.seated} to {with_unit(one.standing or '', unit)} ({one.by})"
-            if one.by
-            else f"{one.label}: {one.both}"
-            for one in workup.moves
+            f"{move.label}: {move.seated} to {with_unit(move.standing or '', unit)} ({move.by})"
+            if move.by
+            else f"{move.label}: {move.both}"
+            for move in workup.moves
         ],
         chosen=chosen_otherwise(workup.analysis.bundle),
     )
@@ -178,34 +178,36 @@ def actions_of(workup: VisitResults) -> list[PaperAction]:
     """Return what is to be done; what stays as it was found is no action."""
     return [
         PaperAction(
-            id=one.id,
-            field=one.field,
-            words=workup.record.said(fields.report.action_words(one.field)) if one.field else "",
-            heading=one.heading,
-            text=one.told or one.text,
-            who=one.who,
-            when=one.when,
-            price=one.price,
-            temporary=one.temporary,
-            state="done" if one.settled and one.state == "open" else one.state,
-            remark="" if one.told and one.state != "open" else one.remark,
-            told=bool(one.told),
-            posture=one.posture,
-            resolves=one.resolves,
+            id=action.id,
+            field=action.field,
+            words=workup.record.said(fields.report.action_words(action.field))
+            if action.field
+            else "",
+            heading=action.heading,
+            text=action.told or action.text,
+            who=action.who,
+            when=action.when,
+            price=action.price,
+            temporary=action.temporary,
+            state="done" if action.settled and action.state == "open" else action.state,
+            remark="" if action.told and action.state != "open" else action.remark,
+            told=bool(action.told),
+            posture=action.posture,
+            resolves=action.resolves,
         )
-        for one in workup.actions
-        if one.changes
+        for action in workup.actions
+        if action.changes
     ]
 
 
 def costs_of(workup: VisitResults) -> str:
     """Return what is still to be bought comes to, with the practice's own sums where it keeps them; empty for nothing."""
     bought = [
-        one.price
-        for one in workup.analysis.actions()
-        if one.price is not None
-        and one.state in ("open", "later")
-        and one.answers.because != NotToday.UNWANTED
+        action.price
+        for action in workup.analysis.actions()
+        if action.price is not None
+        and action.state in ("open", "later")
+        and action.answers.because != NotToday.UNWANTED
     ]
     return (
         cost_text(
@@ -220,7 +222,7 @@ def causes_of(workup: VisitResults) -> list[PaperCause]:
 
     Without one, what is unsafe comes first, then what explains a complaint, then what loads most.
     """
-    findings = {one.id: one for one in workup.analysis.findings}
+    findings = {finding.id: finding for finding in workup.analysis.findings}
     record = workup.record
 
     def place(cause: CauseView) -> float:
@@ -236,8 +238,8 @@ def causes_of(workup: VisitResults) -> list[PaperCause]:
             minutes=cause.minutes,
             explains=cause.explains,
             findings=[
-                _finding(one)
-                for one in sorted((findings[id] for id in cause.findings), key=_in_program_words)
+                _finding(word)
+                for word in sorted((findings[id] for id in cause.findings), key=_in_program_words)
             ],
         )
         for cause in sorted(workup.causes, key=place)
@@ -249,16 +251,16 @@ def _in_program_words(finding: Finding) -> bool:
     return not (finding.own or finding.words)
 
 
-def _finding(one: Finding) -> PaperFinding:
+def _finding(finding: Finding) -> PaperFinding:
     return PaperFinding(
-        id=one.id,
-        title=one.title,
-        posture=one.posture,
-        cause=one.words or one.cause,
-        left=one.left or "",
-        severity=one.severity,
-        evidence=list(one.evidence),
-        confirmed=one.own or one.verdict is not None,
+        id=finding.id,
+        title=finding.title,
+        posture=finding.posture,
+        cause=finding.words or finding.cause,
+        left=finding.left or "",
+        severity=finding.severity,
+        evidence=list(finding.evidence),
+        confirmed=finding.own or finding.verdict is not None,
     )
 
 
@@ -266,35 +268,35 @@ def strain_of(workup: VisitResults) -> list[PaperStrain]:
     """Return strain minutes by region with their sums."""
     return [
         PaperStrain(
-            label=one.label,
-            minutes=round(one.minutes),
-            sums=[f"{part.title}: {part.sum}" for part in one.parts if part.counted],
+            label=strain.label,
+            minutes=round(strain.minutes),
+            sums=[f"{part.title}: {part.sum}" for part in strain.parts if part.counted],
         )
-        for one in workup.strain
+        for strain in workup.strain
     ]
 
 
 def desk_heights(workup: VisitResults, unit: LengthUnit) -> list[str]:
     """Return the desk's heights to come back to: by tape, on its display, and on which key."""
-    record, found = workup.record, []
+    record, texts = workup.record, []
     offset = display_offset(record)
     for row in workup.rows:
-        at = height_of(row)
+        position = height_of(row)
         key = record[fields.settings.preset[row.posture]]
         possible = workup.result.of(row.posture).possible
-        if row.key != "surface" or at is None or not possible or (offset is None and not key):
+        if row.key != "surface" or position is None or not possible or (offset is None and not key):
             continue
-        reads = say_length(at - offset, unit) if offset is not None else ""
-        found.append(
+        reads = say_length(position - offset, unit) if offset is not None else ""
+        texts.append(
             say(
                 "desk.height",
                 posture="Sitting" if row.posture == "seated" else "Standing",
-                at=say_length(at, unit),
+                at=say_length(position, unit),
                 display=say("desk.display", reads=reads) if reads else "",
                 key=say("desk.key", key=f"{key:g}") if key else "",
             )
         )
-    return found
+    return texts
 
 
 def flags_of(workup: VisitResults) -> list[PaperFlag]:

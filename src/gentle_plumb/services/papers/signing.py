@@ -75,31 +75,35 @@ def checks_for_signing(
         What the client gave on their own page and nobody has confirmed.
 
     """
-    found = [
+    checks = [
         Check(group="Before signing", says=words, path=path, blocks=True)
         for path, words in missing_for_signing(workup)
     ]
     due = workup.record[fields.report.follow_up]
     if due and date.fromisoformat(due) < today:
-        found.append(
+        checks.append(
             _weigh(
                 "Follow-up", say("sign.due_past", on=spoken_date(due)), fields.report.follow_up.id
             )
         )
-    found += [
-        _weigh("Referral", say("sign.call_back", flag=one.label.lower()), one.paths[-1])
-        for one in workup.signs
-        if one.done is not None and not one.call_back
+    checks += [
+        _weigh("Referral", say("sign.call_back", flag=sign.label.lower()), sign.paths[-1])
+        for sign in workup.signs
+        if sign.done is not None and not sign.call_back
     ]
-    found += [
-        _weigh("Findings not looked at", one.title, fields.work.finding(one.record_id).verdict.id)
-        for one in workup.analysis.findings
-        if one.state == "off" and one.verdict is None and not one.own
+    checks += [
+        _weigh(
+            "Findings not looked at",
+            finding.title,
+            fields.work.finding(finding.record_id).verdict.id,
+        )
+        for finding in workup.analysis.findings
+        if finding.state == "off" and finding.verdict is None and not finding.own
     ]
-    found += [
-        _of_step(one)
-        for one in workup.actions
-        if one.changes and not one.settled and one.id in workup.set_order
+    checks += [
+        _of_step(action)
+        for action in workup.actions
+        if action.changes and not action.settled and action.id in workup.set_order
     ]
     for row in workup.rows:
         path = fields.settings.setting[row.posture].get(row.key)
@@ -107,13 +111,13 @@ def checks_for_signing(
             continue
         where = row.label if row.posture == "seated" else f"{row.label}, standing"
         if row.left_unmeasured:
-            found.append(_weigh("Set, not measured", where, path.measured.id))
-    found += [
-        _weigh("Aims that moved since", f"{one.text} {one.moved}", f"set.{one.step}")
-        for one in workup.actions
-        if one.moved
+            checks.append(_weigh("Set, not measured", where, path.measured.id))
+    checks += [
+        _weigh("Aims that moved since", f"{action.text} {action.moved}", f"set.{action.step}")
+        for action in workup.actions
+        if action.moved
     ]
-    found += [
+    checks += [
         _weigh(
             "Not asked about again",
             f"{care.label}: {say('limit.standing', since=care.since)}",
@@ -122,19 +126,19 @@ def checks_for_signing(
         for care in workup.cares
         if care.since
     ]
-    found += [
-        _weigh("A limit is not met", f"{one.says} {one.unmet}", care.field)
+    checks += [
+        _weigh("A limit is not met", f"{limit.says} {limit.unmet}", care.field)
         for care in workup.cares
-        for one in care.limits
-        if one.unmet and one.cleared is None
+        for limit in care.limits
+        if limit.unmet and limit.cleared is None
     ]
-    found += [_weigh("The client's own word, not confirmed", says, path) for path, says in theirs]
-    found += [
-        _weigh("In doubt", one.label, fields.measure.dimension[one.dimension].first.id)
-        for one in workup.measured
-        if one.label in workup.doubtful
+    checks += [_weigh("The client's own word, not confirmed", says, path) for path, says in theirs]
+    checks += [
+        _weigh("In doubt", measured.label, fields.measure.dimension[measured.dimension].first.id)
+        for measured in workup.measured
+        if measured.label in workup.doubtful
     ]
-    return found
+    return checks
 
 
 def _of_step(action: ActionView) -> Check:
@@ -153,7 +157,9 @@ def _holds_nothing(workup: VisitResults) -> bool:
     rows = (*workup.result.seated.rows, *workup.result.standing.rows)
     found = any(row.found is not None for row in rows)
     body = any(value.source != "estimated" for value in workup.case.body.values.values())
-    return not (found or body or workup.photos or any(one.own for one in workup.analysis.findings))
+    return not (
+        found or body or workup.photos or any(finding.own for finding in workup.analysis.findings)
+    )
 
 
 def summary_of(workup: VisitResults) -> list[str]:
@@ -162,8 +168,8 @@ def summary_of(workup: VisitResults) -> list[str]:
         row.left is not None for row in workup.rows if f"{row.posture}.{row.key}" in workup.order
     )
     aimed = sum(row.left_unmeasured for row in workup.rows)
-    off = [one for one in workup.analysis.findings if one.state == "off"]
-    open_ones = sum(one.verdict is None and not one.own for one in off)
+    off = [finding for finding in workup.analysis.findings if finding.state == "off"]
+    open_ones = sum(finding.verdict is None and not finding.own for finding in off)
     estimated = {name for row in workup.rows for name in row.estimated}
     said = [
         f"{done} of {len(workup.order)} settings set"
@@ -177,6 +183,6 @@ def summary_of(workup: VisitResults) -> list[str]:
     said += [
         f"Precaution: {care.label.lower()}"
         for care in workup.cares
-        if any(one.cleared is None for one in care.limits)
+        if any(limit.cleared is None for limit in care.limits)
     ]
     return said

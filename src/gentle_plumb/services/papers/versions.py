@@ -23,24 +23,24 @@ def replaces(before: Mapping[str, Any], now: RecordPaper) -> list[str]:
 
     """
     old = before.get("record", before)  # versions signed before the papers were parted hold one
-    found = [say("paper.replaces", version=f"{old['version']}", on=f"{old.get('signed_on') or ''}")]
+    texts = [say("paper.replaces", version=f"{old['version']}", on=f"{old.get('signed_on') or ''}")]
     changes = [*_settings(old, now), *_actions(old, now), *_causes(old, now)]
-    found += changes[:MOST_CHANGES]
+    texts += changes[:MOST_CHANGES]
     if len(changes) > MOST_CHANGES:
-        found.append(say("paper.more_changes", many=f"{len(changes) - MOST_CHANGES}"))
-    return found
+        texts.append(say("paper.more_changes", many=f"{len(changes) - MOST_CHANGES}"))
+    return texts
 
 
 def _settings(old: Mapping[str, Any], now: RecordPaper) -> list[str]:
     before = {(row["posture"], row["label"]): row for row in old.get("table", ())}
-    found = []
+    settings = []
     for row in now.table:
         was = before.get((row.posture, row.label))
         told = was is not None and bool(was.get("setting"))  # older versions hold it as the target
         setting = row.target if told else row.setting
         for what, new in (("target", setting), ("after", row.after)):
             if was is not None and was[what] != new:
-                found.append(
+                settings.append(
                     say(
                         f"paper.changed_{what}",
                         label=row.label,
@@ -49,29 +49,29 @@ def _settings(old: Mapping[str, Any], now: RecordPaper) -> list[str]:
                         now=new,
                     )
                 )
-    return found
+    return settings
 
 
 def _actions(old: Mapping[str, Any], now: RecordPaper) -> list[str]:
     before = {one["id"]: one for one in old.get("actions", ())}
-    found = []
-    for one in now.actions:
-        was = before.get(one.id)
+    actions = []
+    for action in now.actions:
+        was = before.get(action.id)
         if was is None:
-            found.append(say("paper.action_new", what=one.text))
-        elif was["state"] != one.state and one.state == "done":
-            found.append(say("paper.action_done", what=one.text))
-    kept = {one.id for one in now.actions}
-    found += [
+            actions.append(say("paper.action_new", what=action.text))
+        elif was["state"] != action.state and action.state == "done":
+            actions.append(say("paper.action_done", what=action.text))
+    kept = {action.id for action in now.actions}
+    actions += [
         say("paper.action_gone", what=one["text"]) for id, one in before.items() if id not in kept
     ]
-    return found
+    return actions
 
 
 def _causes(old: Mapping[str, Any], now: RecordPaper) -> list[str]:
     before = {one["title"] for one in old.get("causes", ())}
-    after = {one.title for one in now.causes}
+    after = {cause.title for cause in now.causes}
     return [
-        *(say("paper.cause_new", what=one) for one in sorted(after - before)),
+        *(say("paper.cause_new", what=text) for text in sorted(after - before)),
         *(say("paper.cause_gone", what=one) for one in sorted(before - after)),
     ]

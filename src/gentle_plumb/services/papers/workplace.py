@@ -67,7 +67,7 @@ SHARED_SUBJECTS = frozenset({"Room"})
 
 
 PIECE_REASONS = frozenset(
-    one.label for one in (NotToday.PART, NotToday.LOCKED, NotToday.WORKPLACE, NotToday.HEAVY)
+    text.label for text in (NotToday.PART, NotToday.LOCKED, NotToday.WORKPLACE, NotToday.HEAVY)
 )
 """Reasons that are about the piece alone."""
 ASKED_STATES = frozenset({"open", "later"})
@@ -80,10 +80,10 @@ def _settings_to_make(workup: VisitResults) -> list[Request]:
     waits for a clinician, is not asked for.
     """
     rows = {f"set.{row.posture}.{row.key}": row for row in workup.rows}
-    found = []
-    for one in workup.actions:
-        row = rows.get(one.id)
-        if row is None or one.who != WHO["workplace"] or one.state not in ASKED_STATES:
+    requests = []
+    for action in workup.actions:
+        row = rows.get(action.id)
+        if row is None or action.who != WHO["workplace"] or action.state not in ASKED_STATES:
             continue
         if row.became is not None and row.became.kind == StateKind.DECLINED:
             continue
@@ -91,18 +91,18 @@ def _settings_to_make(workup: VisitResults) -> list[Request]:
         if row.setting is not None and not row.remedied:
             standing = " for standing" if row.posture == "standing" else ""
             said.append(f"Set it to {with_unit(row.setting, row.unit)} {row.datum}{standing}")
-        if one.because in PIECE_REASONS:
-            said.append(one.because)
-        found.append(
+        if action.because in PIECE_REASONS:
+            said.append(action.because)
+        requests.append(
             Request(
-                id=one.field,
+                id=action.field,
                 title=row.label,
                 do=f"{'. '.join(said)}." if said else "",
-                by=one.due or _by_follow_up(workup),
-                who=one.who,
+                by=action.due or _by_follow_up(workup),
+                who=action.who,
             )
         )
-    return found
+    return requests
 
 
 def _by_follow_up(workup: VisitResults) -> str:
@@ -115,8 +115,8 @@ def _pieces_to_get(workup: VisitResults, unit: LengthUnit) -> list[Request]:
 
     What was to be found and was not found during the visit is asked for as well: somebody has to look for it.
     """
-    words = {one.id: one for one in workup.actions}
-    found = []
+    words = {action.id: action for action in workup.actions}
+    requests = []
     for action in workup.analysis.actions():
         view = words[action.id]
         theirs = view.who == WHO["workplace"] or action.price == "found"
@@ -124,7 +124,7 @@ def _pieces_to_get(workup: VisitResults, unit: LengthUnit) -> list[Request]:
             continue
         if action.answers.because == NotToday.UNWANTED:
             continue
-        found.append(
+        requests.append(
             Request(
                 id=view.field,
                 title=action.what,
@@ -136,7 +136,7 @@ def _pieces_to_get(workup: VisitResults, unit: LengthUnit) -> list[Request]:
                 who=WHO["workplace"],
             )
         )
-    return found
+    return requests
 
 
 def _covers(action: Action, unit: LengthUnit) -> str:
@@ -151,39 +151,41 @@ def _covers(action: Action, unit: LengthUnit) -> str:
 def _requests(workup: VisitResults, unit: LengthUnit) -> tuple[list[Request], int]:
     """What is asked of the workplace, what is unsafe first, and how many findings stay out."""
     record = workup.record
-    theirs = {one.id: one for one in workup.actions if one.who == WHO["workplace"]}
-    found = [*_pieces_to_get(workup, unit), *_settings_to_make(workup)]
-    added = {one.id for one in added_by(workup.analysis.kit)}
+    theirs = {action.id: action for action in workup.actions if action.who == WHO["workplace"]}
+    requests = [*_pieces_to_get(workup, unit), *_settings_to_make(workup)]
+    added = {added.id for added in added_by(workup.analysis.kit)}
     out = 0
-    for one in workup.analysis.findings:
-        if one.state != "off" or one.verdict == "dismissed":
+    for finding in workup.analysis.findings:
+        if finding.state != "off" or finding.verdict == "dismissed":
             continue
-        action = theirs.get(one.id)
-        if (action is not None and action.state == "done") or one.adds in added:
+        action = theirs.get(finding.id)
+        if (action is not None and action.state == "done") or finding.adds in added:
             continue
-        asked = fields.work.own_finding if one.own else fields.work.finding
+        asked = fields.work.own_finding if finding.own else fields.work.finding
         bare = Request(
-            id=action.field if action is not None else one.record_id,
-            count="1" if one.adds else "",
+            id=action.field if action is not None else finding.record_id,
+            count="1" if finding.adds else "",
             title="",
             do="",
-            by=_by_when(workup, one, action),
+            by=_by_when(workup, finding, action),
             who=WHO["workplace"],
-            safety=one.safety,
+            safety=finding.safety,
         )
-        if record.yes(asked(one.record_id).workplace) and (one.own or one.words):
-            said = one.words or one.title
-            do = one.instruction if one.own else ""
-            found.append(bare.model_copy(update={"title": said, "do": do}))
-        elif not one.own and (
-            one.id in SHARED_RULES
-            or one.subject in SHARED_SUBJECTS
-            or (action is not None and not one.health and one.id not in FOR_A_LIMIT)
+        if record.yes(asked(finding.record_id).workplace) and (finding.own or finding.words):
+            said = finding.words or finding.title
+            do = finding.instruction if finding.own else ""
+            requests.append(bare.model_copy(update={"title": said, "do": do}))
+        elif not finding.own and (
+            finding.id in SHARED_RULES
+            or finding.subject in SHARED_SUBJECTS
+            or (action is not None and not finding.health and finding.id not in FOR_A_LIMIT)
         ):
-            found.append(bare.model_copy(update={"title": one.title, "do": one.instruction}))
+            requests.append(
+                bare.model_copy(update={"title": finding.title, "do": finding.instruction})
+            )
         else:
             out += 1
-    return sorted(found, key=lambda one: not one.safety), out
+    return sorted(requests, key=lambda request: not request.safety), out
 
 
 def _by_when(workup: VisitResults, finding: Finding, action: ActionView | None) -> str:
@@ -194,7 +196,7 @@ def _by_when(workup: VisitResults, finding: Finding, action: ActionView | None) 
 
 def _row(line: PaperRow, row: RowView, fitted: FitRow, unit: LengthUnit) -> PaperRow:
     """Return a line of the table with notes about pieces alone."""
-    shared = [limit_text(one, unit) for one in fitted.limits if one.kind in SHARED_LIMITS]
+    shared = [limit_text(limit, unit) for limit in fitted.limits if limit.kind in SHARED_LIMITS]
     note = "" if row.overruled else "; ".join(shared)
     shown = {"target": line.target.removeprefix("~"), "note": note, "plus_minus": "", "how": ""}
     return line.model_copy(update=shown)
@@ -213,9 +215,9 @@ def workplace_paper(
     plan, person = plan_of(workup, unit), record.yes(share["heights"])
     figure, shows = figure_of(workup, unit)
     rows = {
-        (one.posture, one.key): one
+        (row.posture, row.key): row
         for posture in (workup.result.seated, workup.result.standing)
-        for one in posture.rows
+        for row in posture.rows
     }
     return WorkplacePaper(
         **head_of(practice, opened, workup, unit, shows),
@@ -228,20 +230,20 @@ def workplace_paper(
             if QUANTITIES[row.key].own_number or row.at.found is not None or row.at.left is not None
         ],
         added=[],  # what is bought is asked for
-        cautions=[*(one for one in plan.cautions if one in SHARED_CAUTIONS), LIFTING],
+        cautions=[*(caution for caution in plan.cautions if caution in SHARED_CAUTIONS), LIFTING],
         moves=plan.moves,
-        chosen=[one for one in plan.chosen if one.startswith("Bifocal")]
+        chosen=[text for text in plan.chosen if text.startswith("Bifocal")]
         if record.yes(share["eyes"])
         else [],
         joints=[
-            PaperJoint(**{name: getattr(one, name) for name in PaperJoint.model_fields})
-            for one in workup.joints
+            PaperJoint(**{name: getattr(joint, name) for name in PaperJoint.model_fields})
+            for joint in workup.joints
         ]
         if record.yes(share["joints"])
         else [],
         scene=workup.analysis.scene(replace(figure, person=person)),
         left_out=out,
-        places=[place_for_workplace(one, at) for at, one in enumerate(places, 2)],
+        places=[place_for_workplace(place, index) for index, place in enumerate(places, 2)],
     )
 
 

@@ -48,7 +48,7 @@ export function CheckPage() {
 }
 
 function Seen({ check, writes }: { check: Check; writes: boolean }) {
-  const sections = [...new Set(check.answers.map((one) => one.section))];
+  const sections = [...new Set(check.answers.map((answer) => answer.section))];
   return (
     <>
       <p className="mb-2">
@@ -105,15 +105,15 @@ function Seen({ check, writes }: { check: Check; writes: boolean }) {
               <h2 className="border-b border-ink pb-1 text-lg">{SECTIONS[section]}</h2>
               <dl>
                 {check.answers
-                  .filter((one) => one.section === section)
-                  .map((one) => (
+                  .filter((answer) => answer.section === section)
+                  .map((answer) => (
                     <div
-                      key={one.question}
+                      key={answer.question}
                       className="grid grid-cols-[minmax(0,1fr)_minmax(0,auto)] gap-4 border-b border-hair py-1"
                     >
-                      <dt>{one.says}</dt>
+                      <dt>{answer.says}</dt>
                       <dd className="figures max-w-80 text-right font-semibold" dir="auto">
-                        {one.answer}
+                        {answer.answer}
                       </dd>
                     </div>
                   ))}

@@ -26,13 +26,13 @@ export function History({ clientId }: { clientId: string }) {
       <section aria-label="Over time" className="mb-8">
         <h2 className="mb-1 text-lg">Over time</h2>
         <ol className="ml-1.5 border-l-2 border-ink">
-          {data.events.map((event, at) => {
+          {data.events.map((event, value) => {
             const day = event.at.slice(0, 10);
-            const same = at > 0 && data.events[at - 1]?.at.slice(0, 10) === day;
+            const same = value > 0 && data.events[value - 1]?.at.slice(0, 10) === day;
             return (
               <li
                 // biome-ignore lint/suspicious/noArrayIndexKey: events have no name of their own
-                key={at}
+                key={value}
                 className="relative grid gap-x-4 py-1 pl-5 desk:grid-cols-[110px_1fr]"
               >
                 <span

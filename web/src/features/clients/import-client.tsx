@@ -40,8 +40,8 @@ export function ImportClient({ onDone }: { onDone: () => void }) {
     if (large) later.mutate(given);
     else takeNow(given);
   };
-  const takeNow = (given: Parameters<typeof take.mutate>[0]) =>
-    take.mutate(given, {
+  const takeNow = (fetchOptions: Parameters<typeof take.mutate>[0]) =>
+    take.mutate(fetchOptions, {
       onSuccess: (client) => {
         onDone();
         void navigate({ to: "/clients/$clientId", params: { clientId: client.id } });

@@ -75,13 +75,13 @@ export function OwnLinks({
         <NewLink
           visits={visits}
           onDone={() => setMaking(false)}
-          onMade={(made) => {
+          onMade={(madeLink) => {
             setMaking(false);
-            setTold(made);
+            setTold(madeLink);
           }}
         />
       )}
-      {told && <Told made={told} email={email} onDone={() => setTold(null)} />}
+      {told && <Told madeLink={told} email={email} onDone={() => setTold(null)} />}
     </section>
   );
 }
@@ -145,36 +145,36 @@ function One({
       </div>
       {error && <Notice role="alert">{error.message}</Notice>}
       <ul className="flex flex-wrap gap-x-6 gap-y-1 text-sm">
-        {link.rounds.map((one) => (
-          <li key={one.id} className="flex min-h-9 items-center gap-2">
-            {one.sent_at ? (
+        {link.rounds.map((round) => (
+          <li key={round.id} className="flex min-h-9 items-center gap-2">
+            {round.sent_at ? (
               <To
                 to="/clients/checks/$checkId"
-                params={{ checkId: one.id }}
+                params={{ checkId: round.id }}
                 className="inline-flex min-h-9 items-center underline"
               >
-                {ROUND_WORDS[one.round]}: answers of {shortDate(one.sent_at)}
+                {ROUND_WORDS[round.round]}: answers of {shortDate(round.sent_at)}
               </To>
             ) : (
               <span className="text-soft">
-                {ROUND_WORDS[one.round]}:{" "}
-                {one.round === "before" || one.round === "request"
+                {ROUND_WORDS[round.round]}:{" "}
+                {round.round === "before" || round.round === "request"
                   ? "not sent yet"
-                  : `due ${shortDate(one.due_on)}`}
+                  : `due ${shortDate(round.due_on)}`}
               </span>
             )}
-            {one.decided ? (
-              <span>{LEVELS[one.decided]}</span>
+            {round.decided ? (
+              <span>{LEVELS[round.decided]}</span>
             ) : (
-              one.sent_at && <b className="border border-ink px-1.5">to decide</b>
+              round.sent_at && <b className="border border-ink px-1.5">to decide</b>
             )}
           </li>
         ))}
       </ul>
       {link.mails.length > 0 && (
         <ul className="text-sm text-soft">
-          {link.mails.map((one) => (
-            <li key={one.id}>{mailSays(one)}</li>
+          {link.mails.map((mail) => (
+            <li key={mail.id}>{mailSays(mail)}</li>
           ))}
         </ul>
       )}
@@ -273,7 +273,10 @@ function NewLink({
               label="Language"
               value={language}
               onChange={setLanguage}
-              choices={languages.map((one) => ({ value: one.language, label: one.name }))}
+              choices={languages.map((language) => ({
+                value: language.language,
+                label: language.name,
+              }))}
             />
           </div>
         )}
@@ -296,11 +299,11 @@ function NewLink({
 
 /** A link with its code, told this once. */
 function Told({
-  made,
+  madeLink,
   email,
   onDone,
 }: {
-  made: Schemas["MadeLink"];
+  madeLink: Schemas["MadeLink"];
   email: string;
   onDone: () => void;
 }) {
@@ -315,25 +318,27 @@ function Told({
     >
       <div className="space-y-4">
         <p className="figures text-center text-4xl tracking-[0.25em]" data-testid="own-code">
-          {made.code}
+          {madeLink.code}
         </p>
         <p className="border border-hair p-2 text-sm break-all" data-testid="own-url">
-          {made.url}
+          {madeLink.url}
         </p>
         {mail.isSuccess && <Notice role="status">On its way to {email}.</Notice>}
         {mail.error && <Notice role="alert">{mail.error.message}</Notice>}
         <div className="flex flex-wrap gap-2">
-          {!mail.isSuccess && made.link.kind !== "workplace" && (
+          {!mail.isSuccess && madeLink.link.kind !== "workplace" && (
             <Button
               look="next"
               disabled={!email || mail.isPending}
-              onClick={() => mail.mutate({ params: { path: { link_id: made.link.id } } })}
+              onClick={() => mail.mutate({ params: { path: { link_id: madeLink.link.id } } })}
             >
               {email ? `Send the link to ${email}` : "No email address recorded"}
             </Button>
           )}
           <Button
-            onClick={() => void navigator.clipboard.writeText(made.url).then(() => setCopied(true))}
+            onClick={() =>
+              void navigator.clipboard.writeText(madeLink.url).then(() => setCopied(true))
+            }
           >
             {copied ? "Copied" : "Copy the link"}
           </Button>

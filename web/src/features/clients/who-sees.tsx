@@ -47,13 +47,13 @@ function Choose({
 }) {
   const me = useMe().data;
   const queries = useQueryClient();
-  const mine = members.find((one) => one.email === me?.email)?.id;
+  const mine = members.find((member) => member.email === me?.email)?.id;
   const [restricted, setRestricted] = useState(access.restricted);
   const [named, setNamed] = useState<readonly string[]>(
     access.members.length > 0 || !mine ? access.members : [...new Set([mine, ...access.working])], // nobody loses a visit they are in the middle of
   );
   const leftOut = members.filter(
-    (one) => restricted && access.working.includes(one.id) && !named.includes(one.id),
+    (member) => restricted && access.working.includes(member.id) && !named.includes(member.id),
   );
   const put = server.useMutation("put", ONE, {
     onSuccess: () =>
@@ -85,17 +85,17 @@ function Choose({
       {restricted && (
         <fieldset>
           <legend className="font-semibold">Named</legend>
-          {members.map((one) => (
+          {members.map((member) => (
             <CheckBox
-              key={one.id}
-              checked={named.includes(one.id)}
+              key={member.id}
+              checked={named.includes(member.id)}
               onChange={(is) =>
-                setNamed(is ? [...named, one.id] : named.filter((id) => id !== one.id))
+                setNamed(is ? [...named, member.id] : named.filter((id) => id !== member.id))
               }
             >
-              {one.name}{" "}
+              {member.name}{" "}
               <span className="text-soft">
-                {one.sees_health ? one.title : "without health data"}
+                {member.sees_health ? member.title : "without health data"}
               </span>
             </CheckBox>
           ))}
@@ -107,8 +107,8 @@ function Choose({
       )}
       {leftOut.length > 0 && (
         <Notice role="alert">
-          {leftOut.map((one) => one.name).join(", ")} has an open visit with this client and will no
-          longer be able to open it.
+          {leftOut.map((member) => member.name).join(", ")} has an open visit with this client and
+          will no longer be able to open it.
         </Notice>
       )}
       {put.isError && <Notice role="alert">{put.error.message}</Notice>}

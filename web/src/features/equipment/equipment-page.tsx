@@ -235,7 +235,7 @@ function Edit({
   const { add, change, drop } = useShelfChanges();
   const [id] = useState(() => crypto.randomUUID());
   const [piece, setPiece] = useState(editing.piece);
-  const kinds = catalogue.pieces.filter((one) => one.id === kindOf(one.id));
+  const kinds = catalogue.pieces.filter((piece) => piece.id === kindOf(piece.id));
   const shown = piece === WORKSTATION ? catalogue.pieces : catalogue.pieces.filter(isOf(piece));
   const save = (draft: Draft) => {
     const body = { piece, unit, ...draft };

@@ -53,10 +53,10 @@ test("figures of a workstation: one a piece", () => {
   const pieces = ["chair", "desk"].map((id) => ({
     id,
     label: id,
-    paths: FIELDS.map((one) => one.id).filter((path) => path.includes(`.${id}.`)),
+    paths: FIELDS.map((field) => field.id).filter((path) => path.includes(`.${id}.`)),
   }));
   const values = { ...VALUES, "look.desk.surface_min": "24 in" };
-  expect(figuresOfStation(values, FIELDS, pieces).map((one) => one.value)).toEqual([
+  expect(figuresOfStation(values, FIELDS, pieces).map((figure) => figure.value)).toEqual([
     "41 to 52 cm",
     "24 in",
   ]);

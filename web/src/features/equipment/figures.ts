@@ -13,15 +13,15 @@ export function figuresOf(
   fields: readonly Field[],
   most = 3,
 ): Figure[] {
-  const told = fields.filter(
+  const fieldViews = fields.filter(
     ({ id, kind }) =>
       values[id] && (kind === "length" || kind === "number") && !id.endsWith("_max"),
   );
   const rank = ({ id }: Field) => {
-    const at = FIRST.findIndex((one) => one.test(id));
-    return at < 0 ? FIRST.length : at;
+    const value = FIRST.findIndex((regExp) => regExp.test(id));
+    return value < 0 ? FIRST.length : value;
   };
-  return told
+  return fieldViews
     .map((field, index) => ({ field, index }))
     .sort((a, b) => rank(a.field) - rank(b.field) || a.index - b.index)
     .slice(0, most)

@@ -35,10 +35,10 @@ export function ItemCard({
       </div>
       {figures.length > 0 && (
         <dl className="mt-2 grid grid-cols-3 gap-x-4">
-          {figures.map((one) => (
-            <div key={one.name} className="flex min-w-0 flex-col-reverse justify-end">
-              <dd className="figures font-semibold">{one.value}</dd>
-              <dt className="text-sm leading-tight text-soft">{one.name}</dt>
+          {figures.map((figure) => (
+            <div key={figure.name} className="flex min-w-0 flex-col-reverse justify-end">
+              <dd className="figures font-semibold">{figure.value}</dd>
+              <dt className="text-sm leading-tight text-soft">{figure.name}</dt>
             </div>
           ))}
         </dl>

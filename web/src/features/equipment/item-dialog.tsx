@@ -49,8 +49,10 @@ export function ItemDialog({
   const submit = (event: FormEvent) => {
     event.preventDefault();
     const asked = pieces.flatMap((piece) => of(piece, catalogue.fields));
-    const told = asked.filter((field) => appliesTo(field, values) && values[field.id]?.trim());
-    const kept = Object.fromEntries(told.map(({ id }) => [id, values[id] ?? ""]));
+    const fieldViews = asked.filter(
+      (field) => appliesTo(field, values) && values[field.id]?.trim(),
+    );
+    const kept = Object.fromEntries(fieldViews.map(({ id }) => [id, values[id] ?? ""]));
     onSave({ name, place, values: kept });
   };
   const inputs = (fields: readonly Schemas["FieldView"][]) =>
@@ -143,6 +145,6 @@ export function ItemDialog({
 const MORE = "more";
 
 function many(fields: readonly Schemas["FieldView"][], values: Record<string, string>): string {
-  const told = fields.filter((field) => appliesTo(field, values) && values[field.id]?.trim());
-  return told.length ? `${told.length} recorded` : "not recorded";
+  const fieldViews = fields.filter((field) => appliesTo(field, values) && values[field.id]?.trim());
+  return fieldViews.length ? `${fieldViews.length} recorded` : "not recorded";
 }

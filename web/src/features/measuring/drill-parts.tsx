@@ -48,7 +48,7 @@ export function Score({ points, onStartAgain }: { points: Points; onStartAgain: 
       <span>
         Score:{" "}
         <b className="figures">
-          {scored.reduce((sum, one) => sum + one, 0)} of {scored.length}
+          {scored.reduce((sum, value) => sum + value, 0)} of {scored.length}
         </b>
         , in this tab.
       </span>

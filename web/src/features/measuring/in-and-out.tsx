@@ -102,7 +102,7 @@ function In() {
             )}
           </Notice>
         )}
-        {found && found.understood.length > 0 && <Understood found={found} />}
+        {found && found.understood.length > 0 && <Understood preview={found} />}
         {found && found.left_out.length > 0 && (
           <div>
             <p className="font-semibold">Not recognised, skipped</p>
@@ -159,12 +159,12 @@ function readings(count: number): string {
   return `${count} ${count === 1 ? "reading" : "readings"}`;
 }
 
-function Understood({ found }: { found: Schemas["Preview"] }) {
+function Understood({ preview }: { preview: Schemas["Preview"] }) {
   return (
     <div>
       <p className="mb-1 font-semibold">
-        {found.format}: {found.understood.length}{" "}
-        {found.understood.length === 1 ? "visit" : "visits"} understood
+        {preview.format}: {preview.understood.length}{" "}
+        {preview.understood.length === 1 ? "visit" : "visits"} understood
       </p>
       <table className="w-full border-collapse text-sm">
         <thead>
@@ -177,17 +177,20 @@ function Understood({ found }: { found: Schemas["Preview"] }) {
           </tr>
         </thead>
         <tbody>
-          {found.understood.map((one) => (
-            <tr key={`${one.place} ${one.client} ${one.visit_on}`} className="border-t border-hair">
+          {preview.understood.map((understood) => (
+            <tr
+              key={`${understood.place} ${understood.client} ${understood.visit_on}`}
+              className="border-t border-hair"
+            >
               <td className="h-9">
-                {one.client} {!one.client_known && <b>new</b>}
+                {understood.client} {!understood.client_known && <b>new</b>}
               </td>
               <td className="figures">
-                {one.visit_on} {!one.visit_known && <b>new</b>}
+                {understood.visit_on} {!understood.visit_known && <b>new</b>}
               </td>
-              <td className="figures text-right">{one.dimensions}</td>
-              <td className="figures text-right">{one.values}</td>
-              <td className="figures text-right font-semibold">{one.new}</td>
+              <td className="figures text-right">{understood.dimensions}</td>
+              <td className="figures text-right">{understood.values}</td>
+              <td className="figures text-right font-semibold">{understood.new}</td>
             </tr>
           ))}
         </tbody>

@@ -28,7 +28,7 @@ export function Lists({ mayWrite }: { mayWrite: boolean }) {
       },
     );
   const [editing, setEditing] = useState<Kept | "new" | null>(null);
-  const label = (id: string) => dimensions.find((one) => one.id === id)?.label ?? id;
+  const label = (id: string) => dimensions.find((dimension) => dimension.id === id)?.label ?? id;
   return (
     <section aria-label="Lists">
       <p className="mb-4 max-w-[640px]">
@@ -105,14 +105,14 @@ function Edit({ kept, onDone }: { kept: Kept | "new"; onDone: () => void }) {
             </legend>
             <div className="grid gap-x-4 desk:grid-cols-2">
               {dimensions
-                .filter((one) => one.posture === posture)
-                .map((one) => (
+                .filter((dimension) => dimension.posture === posture)
+                .map((dimension) => (
                   <CheckBox
-                    key={one.id}
-                    checked={chosen.has(one.id)}
-                    onChange={() => toggle(one.id)}
+                    key={dimension.id}
+                    checked={chosen.has(dimension.id)}
+                    onChange={() => toggle(dimension.id)}
                   >
-                    {one.label}
+                    {dimension.label}
                   </CheckBox>
                 ))}
             </div>

@@ -106,10 +106,10 @@ test("a file is looked at first, and written only when that is said", async () =
 });
 
 test("a file with anything wrong in it is not taken in, and every line says why", async () => {
-  const troubles = Array.from({ length: 14 }, (_, at) => ({
-    line: `${at + 2}`,
+  const troubles = Array.from({ length: 14 }, (_, value) => ({
+    line: `${value + 2}`,
     field: "stature",
-    reason: `${at}: 1610 cm is outside 120.0 to 220.0 cm.`,
+    reason: `${value}: 1610 cm is outside 120.0 to 220.0 cm.`,
   }));
   await open("exchange", {
     "POST /api/exchange/look": { body: { ...preview, understood: [], troubles } },

@@ -3,8 +3,8 @@ import { usePrecision } from "@/shared/api/measuring";
 
 /** How well each practitioner repeats a reading, dimension by dimension. */
 export function Repeats({ unit }: { unit: Unit }) {
-  const found = usePrecision(unit);
-  const names = [...new Set(found.data?.map((one) => one.member))];
+  const query = usePrecision(unit);
+  const names = [...new Set(query.data?.map((one) => one.member))];
   return (
     <section aria-label="Repeats">
       <p className="mb-4 max-w-[680px]">
@@ -27,7 +27,7 @@ export function Repeats({ unit }: { unit: Unit }) {
               </tr>
             </thead>
             <tbody>
-              {found.data
+              {query.data
                 ?.filter((one) => one.member === name)
                 .map((one) => (
                   <tr key={one.dimension} className="border-t border-hair">
@@ -47,7 +47,7 @@ export function Repeats({ unit }: { unit: Unit }) {
           </table>
         </section>
       ))}
-      {found.data?.length === 0 && <p className="text-soft">No repeat readings yet.</p>}
+      {query.data?.length === 0 && <p className="text-soft">No repeat readings yet.</p>}
     </section>
   );
 }

@@ -27,11 +27,18 @@ export function Tables({ mayWrite }: { mayWrite: boolean }) {
   };
   const save = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
-    const given = new FormData(event.currentTarget);
-    const file = given.get("file");
+    const formData = new FormData(event.currentTarget);
+    const file = formData.get("file");
     const text = file instanceof File ? await file.text() : "";
     add.mutate(
-      { body: { id, name: String(given.get("name")), origin: String(given.get("origin")), text } },
+      {
+        body: {
+          id,
+          name: String(formData.get("name")),
+          origin: String(formData.get("origin")),
+          text,
+        },
+      },
       {
         onSuccess: () => {
           setAdding(false);

@@ -17,14 +17,14 @@ export function Troubles({ lines }: { lines: readonly Line[] }) {
         </tr>
       </thead>
       <tbody>
-        {lines.slice(0, MOST).map((one) => (
+        {lines.slice(0, MOST).map((line) => (
           <tr
-            key={`${one.line} ${one.field} ${one.reason}`}
+            key={`${line.line} ${line.field} ${line.reason}`}
             className="border-t border-hair align-top"
           >
-            <td className="figures py-1 pr-2">{one.line}</td>
-            <td className="py-1 pr-2 break-words">{one.field}</td>
-            <td className="py-1">{one.reason}</td>
+            <td className="figures py-1 pr-2">{line.line}</td>
+            <td className="py-1 pr-2 break-words">{line.field}</td>
+            <td className="py-1">{line.reason}</td>
           </tr>
         ))}
         {lines.length > MOST && (

@@ -131,7 +131,7 @@ test("the clock knows what it is time for, and its arcs lie one after the other"
   expect(at(8 * 60 + 59)).toEqual(["sit", "stand"]);
   expect(at(9 * 60)).toEqual(["stand", null]);
   expect(at(9 * 60 + 20)).toEqual([null, null]);
-  const [first, second] = spells.map((one) => arcOf(one, 510, 560, 260)) as [string, string];
+  const [first, second] = spells.map((spell) => arcOf(spell, 510, 560, 260)) as [string, string];
   expect(first).toMatch(/^M\d/);
   expect(second).not.toEqual(first);
 });

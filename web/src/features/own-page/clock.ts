@@ -12,8 +12,8 @@ export function nowIn(
   minute: number,
 ): { now: Spell | null; next: Spell | null } {
   const now =
-    spells.find((one) => minutesOf(one.at) <= minute && minute < minutesOf(one.end)) ?? null;
-  return { now, next: spells.find((one) => minutesOf(one.at) > minute) ?? null };
+    spells.find((spell) => minutesOf(spell.at) <= minute && minute < minutesOf(spell.end)) ?? null;
+  return { now, next: spells.find((spell) => minutesOf(spell.at) > minute) ?? null };
 }
 
 /** The day runs round from lower left to lower right; the gap below is the night. */

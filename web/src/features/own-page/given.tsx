@@ -8,10 +8,10 @@ import { useWords } from "./words";
 type Given = Schemas["OwnNumbers"];
 
 /** The numbers to come back to, and the drawing as it was left. */
-export function Numbers({ given }: { given: Given }) {
+export function Numbers({ ownNumbers }: { ownNumbers: Given }) {
   const { t, of } = useWords();
-  const stands = given.numbers.some((line) => line.standing);
-  const sits = given.numbers.some((line) => line.seated);
+  const stands = ownNumbers.numbers.some((line) => line.standing);
+  const sits = ownNumbers.numbers.some((line) => line.seated);
   return (
     <>
       <table className="w-full">
@@ -25,7 +25,7 @@ export function Numbers({ given }: { given: Given }) {
           </tr>
         </thead>
         <tbody>
-          {given.numbers.map((line) => (
+          {ownNumbers.numbers.map((line) => (
             <tr key={line.label} className="border-b border-hair">
               <th scope="row" className="py-2 text-start font-normal">
                 {of(`number.${line.key}`, line.label)}
@@ -37,23 +37,23 @@ export function Numbers({ given }: { given: Given }) {
           ))}
         </tbody>
       </table>
-      {given.numbers.some(starred) && (
+      {ownNumbers.numbers.some(starred) && (
         <p className="mt-2 text-base text-soft">{t("numbers.unsure")}</p>
       )}
-      {given.drawings.length > 0 && (
+      {ownNumbers.drawings.length > 0 && (
         <figure className="mt-4 space-y-4">
           <figcaption className="text-base text-soft">{t("numbers.drawing")}</figcaption>
-          {given.drawings.map((scene, at) => (
+          {ownNumbers.drawings.map((scene, value) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: drawings have no name of their own
-            <Drawn key={at} scene={scene} />
+            <Drawn key={value} scene={scene} />
           ))}
         </figure>
       )}
-      {given.temporary.length > 0 && (
+      {ownNumbers.temporary.length > 0 && (
         <div className="mt-3">
           <h3>{t("numbers.temporary")}</h3>
           <ul className="list-disc ps-5" lang="en" dir="ltr">
-            {given.temporary.map((line) => (
+            {ownNumbers.temporary.map((line) => (
               <li key={line}>{line}</li>
             ))}
           </ul>
@@ -180,14 +180,14 @@ export function Day({ day }: { day: Schemas["PaperDay"] }) {
           )}
           <ul className="mt-2 flex flex-wrap justify-center gap-x-4 text-base">
             {(["sit", "stand", "move", "lunch"] as const)
-              .filter((one) => spells.some((spell) => ringOf(spell) === one))
-              .map((one) => (
-                <li key={one} className="flex items-center gap-2">
+              .filter((text) => spells.some((spell) => ringOf(spell) === text))
+              .map((text) => (
+                <li key={text} className="flex items-center gap-2">
                   <span
                     className="inline-block w-6"
-                    style={{ background: RING[one], height: one === "sit" ? 7 : 14 }}
+                    style={{ background: RING[text], height: text === "sit" ? 7 : 14 }}
                   />
-                  {of(`clock.${one}`)}
+                  {of(`clock.${text}`)}
                 </li>
               ))}
           </ul>
@@ -208,30 +208,30 @@ function nowMinute(): number {
 }
 
 /** The movements, each with its figures in the order of its moments. */
-export function Movements({ given }: { given: Given }) {
+export function Movements({ ownNumbers }: { ownNumbers: Given }) {
   const { t } = useWords();
   return (
     <ul className="space-y-6">
-      {given.movements.map((one) => (
-        <li key={one.label} className="border-b border-hair pb-4">
+      {ownNumbers.movements.map((movement) => (
+        <li key={movement.label} className="border-b border-hair pb-4">
           <h3 className="text-lg" lang="en" dir="ltr">
-            {one.label}
+            {movement.label}
           </h3>
           <div className="my-2 flex gap-2" dir="ltr">
-            {one.scenes.map((scene, at) => (
-              <div key={one.says[at]} className="min-w-0 flex-1">
-                <Drawn scene={scene} label={one.says[at] ?? one.label} />
+            {movement.scenes.map((scene, value) => (
+              <div key={movement.says[value]} className="min-w-0 flex-1">
+                <Drawn scene={scene} label={movement.says[value] ?? movement.label} />
               </div>
             ))}
           </div>
           <dl className="space-y-1">
             {(
               [
-                ["move.start", one.start],
-                ["move.how", one.steps.join(" ")],
-                ["move.dose", one.dose],
-                ["move.felt", one.felt],
-                ["move.never", one.never],
+                ["move.start", movement.start],
+                ["move.how", movement.steps.join(" ")],
+                ["move.dose", movement.dose],
+                ["move.felt", movement.felt],
+                ["move.never", movement.never],
               ] as const
             ).map(([key, text]) => (
               <div key={key}>
@@ -245,23 +245,24 @@ export function Movements({ given }: { given: Given }) {
         </li>
       ))}
       <li className="list-none text-base text-soft" lang="en" dir="ltr">
-        {given.movement_rules.join(" ")}
+        {ownNumbers.movement_rules.join(" ")}
       </li>
     </ul>
   );
 }
 
 /** When to stop, and whom to call. */
-export function Care({ given, contact }: { given: Given; contact: string }) {
+export function Care({ ownNumbers, contact }: { ownNumbers: Given; contact: string }) {
   const { t } = useWords();
   return (
     <>
       <ul className="list-disc space-y-2 ps-5" lang="en" dir="ltr">
-        {[...given.stop, ...given.cautions.filter((line) => !given.stop.includes(line))].map(
-          (line) => (
-            <li key={line}>{line}</li>
-          ),
-        )}
+        {[
+          ...ownNumbers.stop,
+          ...ownNumbers.cautions.filter((line) => !ownNumbers.stop.includes(line)),
+        ].map((line) => (
+          <li key={line}>{line}</li>
+        ))}
       </ul>
       {contact && (
         <p className="mt-3" dir="auto">

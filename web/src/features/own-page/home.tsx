@@ -27,25 +27,29 @@ export function Home({ view, onBegin }: { view: View; onBegin: (round: Round) =>
         </p>
       )}
       <section className="mb-6 space-y-3">
-        {view.rounds.map((one) => (
-          <div key={one.round} className="border border-ink/60 bg-ground p-4">
-            <p className="text-base text-soft">{of(`home.round.${one.round}`)}</p>
-            <h2 className="text-xl">{t(HEADS[one.round] ?? "home.check")}</h2>
-            {one.sent_at ? (
-              <p className="mt-1">{t("home.sent", { date: dayIn(view.language, one.sent_at) })}</p>
-            ) : one.open ? (
+        {view.rounds.map((round) => (
+          <div key={round.round} className="border border-ink/60 bg-ground p-4">
+            <p className="text-base text-soft">{of(`home.round.${round.round}`)}</p>
+            <h2 className="text-xl">{t(HEADS[round.round] ?? "home.check")}</h2>
+            {round.sent_at ? (
+              <p className="mt-1">
+                {t("home.sent", { date: dayIn(view.language, round.sent_at) })}
+              </p>
+            ) : round.open ? (
               <>
-                <p className="mt-1 mb-3">{t(SAYS[one.round] ?? "home.check_says")}</p>
+                <p className="mt-1 mb-3">{t(SAYS[round.round] ?? "home.check_says")}</p>
                 <Button
                   look="next"
                   className="min-h-14 w-full text-lg"
-                  onClick={() => onBegin(one.round)}
+                  onClick={() => onBegin(round.round)}
                 >
-                  {one.answered ? t("home.go_on") : t("home.start")}
+                  {round.answered ? t("home.go_on") : t("home.start")}
                 </Button>
               </>
             ) : (
-              <p className="mt-1">{t("home.later", { date: dayIn(view.language, one.due_on) })}</p>
+              <p className="mt-1">
+                {t("home.later", { date: dayIn(view.language, round.due_on) })}
+              </p>
             )}
           </div>
         ))}
@@ -54,7 +58,7 @@ export function Home({ view, onBegin }: { view: View; onBegin: (round: Round) =>
       {given && (
         <>
           <Part name={t("home.numbers")}>
-            <Numbers given={given} />
+            <Numbers ownNumbers={given} />
           </Part>
           {given.day && (
             <Part name={t("home.day")}>
@@ -63,11 +67,11 @@ export function Home({ view, onBegin }: { view: View; onBegin: (round: Round) =>
           )}
           {given.movements.length > 0 && (
             <Part name={t("home.movements")}>
-              <Movements given={given} />
+              <Movements ownNumbers={given} />
             </Part>
           )}
           <Part name={t("home.care")}>
-            <Care given={given} contact={view.contact} />
+            <Care ownNumbers={given} contact={view.contact} />
           </Part>
         </>
       )}

@@ -48,7 +48,7 @@ export function OwnPage() {
       </main>
     );
   if (!page.data) return <main className="p-6" aria-busy="true" />;
-  const known = page.data.languages.find((one) => one.language === page.data.language);
+  const known = page.data.languages.find((language) => language.language === page.data.language);
   return (
     <WordsContext.Provider value={words}>
       <div
@@ -84,7 +84,7 @@ function Opened({ view, onLanguage }: { view: View; onLanguage: (to: string) => 
     setRound(to);
     setAsked(!view.agreed);
   };
-  const here = view.languages.find((one) => one.language === view.language);
+  const here = view.languages.find((language) => language.language === view.language);
   return (
     <div className="mx-auto flex min-h-dvh max-w-xl flex-col px-5 pt-4 pb-6">
       <header className="mb-4 flex flex-wrap items-start justify-between gap-x-4 border-b border-ink pb-2 text-base">
@@ -99,9 +99,9 @@ function Opened({ view, onLanguage }: { view: View; onLanguage: (to: string) => 
               onChange={(event) => onLanguage(event.target.value)}
               className="min-h-11 rounded-[3px] border border-ink/60 bg-ground px-2"
             >
-              {view.languages.map((one) => (
-                <option key={one.language} value={one.language} lang={one.language}>
-                  {one.name}
+              {view.languages.map((language) => (
+                <option key={language.language} value={language.language} lang={language.language}>
+                  {language.name}
                 </option>
               ))}
             </select>

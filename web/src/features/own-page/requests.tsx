@@ -8,7 +8,7 @@ type Asked = Schemas["Request"];
 export function Requests({ questions, answers, answer, view }: SectionProps) {
   const { t } = useWords();
   const typed = (id: string) => answers.typed.get(id) ?? "";
-  const by = questions.find((one) => one.id === "request_by");
+  const by = questions.find((question) => question.id === "request_by");
   return (
     <>
       {view.request?.limits.map((words) => (
@@ -17,23 +17,23 @@ export function Requests({ questions, answers, answer, view }: SectionProps) {
         </p>
       ))}
       <ul>
-        {view.request?.asked.map((one) => (
-          <li key={one.id} className="space-y-3 border-b border-hair py-4">
-            <What asked={one} />
+        {view.request?.asked.map((request) => (
+          <li key={request.id} className="space-y-3 border-b border-hair py-4">
+            <What asked={request} />
             <Choices
-              label={one.title}
-              value={typed(`request.${one.id}`)}
+              label={request.title}
+              value={typed(`request.${request.id}`)}
               choices={[
                 ["yes", t("request.done")],
                 ["no", t("request.not_done")],
               ]}
-              onChange={(to) => answer(`request.${one.id}`, to)}
+              onChange={(to) => answer(`request.${request.id}`, to)}
             />
             <WordsField
               short
               label={t("request.note")}
-              value={typed(`request_note.${one.id}`)}
-              onChange={(to) => answer(`request_note.${one.id}`, to)}
+              value={typed(`request_note.${request.id}`)}
+              onChange={(to) => answer(`request_note.${request.id}`, to)}
             />
           </li>
         ))}

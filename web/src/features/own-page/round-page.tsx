@@ -68,12 +68,12 @@ function Asked({
   const seated = answers.typed.get(WHEELCHAIR) === "yes";
   /** Nobody in a wheelchair is asked about getting up, standing or the chair. */
   const asked = useMemo(
-    () => questions.filter((one) => !(seated && one.walks)),
+    () => questions.filter((question) => !(seated && question.walks)),
     [questions, seated],
   );
   const steps = useMemo<(Part | "photos" | "send")[]>(
     () => [
-      ...new Set(asked.map((one) => one.section)),
+      ...new Set(asked.map((ownQuestion) => ownQuestion.section)),
       ...(round === "before" ? (["photos"] as const) : []),
       "send",
     ],
@@ -114,19 +114,19 @@ function Asked({
       <p className="mb-5 text-soft">{t(`section.${step}.says` as Key)}</p>
       <div className="flex-1">
         {questions
-          .filter((one) => answers.contested.has(one.id))
-          .map((one) => (
+          .filter((question) => answers.contested.has(question.id))
+          .map((question) => (
             <Twice
-              key={one.id}
-              question={one}
-              mine={answers.typed.get(one.id) ?? ""}
-              theirs={answers.contested.get(one.id)?.theirs ?? ""}
-              onChoose={(typed) => keeper.settle(one.id, typed)}
+              key={question.id}
+              question={question}
+              mine={answers.typed.get(question.id) ?? ""}
+              theirs={answers.contested.get(question.id)?.theirs ?? ""}
+              onChoose={(typed) => keeper.settle(question.id, typed)}
             />
           ))}
         {Section && (
           <Section
-            questions={asked.filter((one) => one.section === step)}
+            questions={asked.filter((ownQuestion) => ownQuestion.section === step)}
             answers={answers}
             answer={(id, typed) => keeper.answer(id, typed)}
             unit={unit}
@@ -139,7 +139,10 @@ function Asked({
           <Send
             round={round}
             view={view}
-            open={questions.filter((one) => counts(one) && !answers.typed.get(one.id)).length}
+            open={
+              questions.filter((question) => counts(question) && !answers.typed.get(question.id))
+                .length
+            }
             waiting={answers.waiting > 0 || answers.contested.size > 0}
             onDone={onDone}
           />
@@ -232,7 +235,7 @@ function firstOpen(
   const isOpen = ({ id }: Question) => !typed.get(id);
   const begun = !questions.every(isOpen);
   const open = steps.findIndex((step) => {
-    const mine = questions.filter((one) => one.section === step);
+    const mine = questions.filter((question) => question.section === step);
     return mine.length > 0 && mine.every(isOpen);
   });
   return begun && open > 0 ? open : 0;

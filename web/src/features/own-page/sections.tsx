@@ -9,16 +9,16 @@ const URGENCIES = ["urgent", "same_day", "clinician"] as const;
 /** Warning signs, each with yes or no; what is there says at once what to do. */
 export function Signs({ questions, answers, answer, view }: SectionProps) {
   const { t, of } = useWords();
-  const there = questions.filter((one) => answers.typed.get(one.id) === "yes");
-  const gravest = URGENCIES.find((one) => there.some((sign) => sign.urgency === one));
+  const there = questions.filter((question) => answers.typed.get(question.id) === "yes");
+  const gravest = URGENCIES.find((urgency) => there.some((sign) => sign.urgency === urgency));
   return (
     <>
       <ul>
-        {questions.map((one) => {
-          const value = answers.typed.get(one.id) ?? "";
-          const label = of(`ask.${one.id}`);
+        {questions.map((question) => {
+          const value = answers.typed.get(question.id) ?? "";
+          const label = of(`ask.${question.id}`);
           return (
-            <li key={one.id} className="border-b border-hair py-3">
+            <li key={question.id} className="border-b border-hair py-3">
               <div className="flex items-center justify-between gap-3">
                 <p>{label}</p>
                 <Choices
@@ -29,15 +29,15 @@ export function Signs({ questions, answers, answer, view }: SectionProps) {
                     ["no", t("page.no")],
                     ["yes", t("page.yes")],
                   ]}
-                  onChange={(to) => answer(one.id, to)}
+                  onChange={(to) => answer(question.id, to)}
                 />
               </div>
-              {value === "yes" && one.urgency && (
+              {value === "yes" && question.urgency && (
                 <p
                   role="alert"
                   className="mt-2 border-4 border-double border-ink bg-deep p-3 font-semibold"
                 >
-                  {of(`signs.${one.urgency}`)}
+                  {of(`signs.${question.urgency}`)}
                 </p>
               )}
             </li>
@@ -52,9 +52,9 @@ export function Signs({ questions, answers, answer, view }: SectionProps) {
         </div>
       )}
       <p role="status" className="mt-3 text-base text-soft">
-        {questions.some((one) => !answers.typed.get(one.id)) &&
+        {questions.some((question) => !answers.typed.get(question.id)) &&
           t("signs.left", {
-            count: questions.filter((one) => !answers.typed.get(one.id)).length,
+            count: questions.filter((question) => !answers.typed.get(question.id)).length,
           })}
       </p>
     </>
@@ -63,17 +63,17 @@ export function Signs({ questions, answers, answer, view }: SectionProps) {
 
 export function Reason({ questions, answers, answer }: SectionProps) {
   const { of } = useWords();
-  return questions.map((one) => (
+  return questions.map((question) => (
     <WordsField
-      key={one.id}
-      label={of(`ask.${one.id}`)}
-      value={answers.typed.get(one.id) ?? ""}
-      onChange={(typed) => answer(one.id, typed)}
+      key={question.id}
+      label={of(`ask.${question.id}`)}
+      value={answers.typed.get(question.id) ?? ""}
+      onChange={(typed) => answer(question.id, typed)}
     />
   ));
 }
 
-const STRENGTHS = Array.from({ length: 11 }, (_, at) => `${at}`);
+const STRENGTHS = Array.from({ length: 11 }, (_, value) => `${value}`);
 const OFTEN = ["now_and_then", "most_days", "every_day", "always"];
 
 /** Where it hurts: tapped on the body, then how strong and how often. */
@@ -83,14 +83,14 @@ export function Felt({ questions, answers, answer, view }: SectionProps) {
   const [chosen, setChosen] = useState<string | null>(null);
   const [opened, setOpened] = useState<readonly string[]>([]);
   const typed = (id: string) => answers.typed.get(id) ?? "";
-  const strong = questions.filter((one) => one.kind === "strength");
-  const shown = strong.filter((one) => {
-    const id = one.id.slice("felt.".length);
-    return typed(one.id) !== "" || one.was || opened.includes(id);
+  const strong = questions.filter((question) => question.kind === "strength");
+  const shown = strong.filter((ownQuestion) => {
+    const id = ownQuestion.id.slice("felt.".length);
+    return typed(ownQuestion.id) !== "" || ownQuestion.was || opened.includes(id);
   });
   const choose = (id: string) => {
     setChosen(id);
-    setOpened((before) => [id, ...before.filter((one) => one !== id)]);
+    setOpened((before) => [id, ...before.filter((text) => text !== id)]);
   };
   return (
     <>
@@ -116,30 +116,30 @@ export function Felt({ questions, answers, answer, view }: SectionProps) {
         </div>
       )}
       {shown.length === 0 && <p className="text-soft">{t("felt.none")}</p>}
-      {shown.map((one) => {
-        const id = one.id.slice("felt.".length);
+      {shown.map((ownQuestion) => {
+        const id = ownQuestion.id.slice("felt.".length);
         const name = of(`region.${id}`, id);
         return (
           <section key={id} className="border-b border-hair py-3" aria-label={name}>
             <h2 className="text-lg">{name}</h2>
-            {view.kind === "after" && one.was != null && (
-              <p className="text-base text-soft">{t("felt.was", { strength: one.was })}</p>
+            {view.kind === "after" && ownQuestion.was != null && (
+              <p className="text-base text-soft">{t("felt.was", { strength: ownQuestion.was })}</p>
             )}
             <p className="mt-2 mb-1 text-base text-soft">{t("felt.how_strong")}</p>
             <Choices
               scale
               label={`${name}: ${t("felt.how_strong")}`}
-              value={typed(one.id)}
-              choices={STRENGTHS.map((at) => [at, at] as const)}
-              onChange={(to) => answer(one.id, to)}
+              value={typed(ownQuestion.id)}
+              choices={STRENGTHS.map((strength) => [strength, strength] as const)}
+              onChange={(to) => answer(ownQuestion.id, to)}
             />
-            {Number(typed(one.id)) > 0 && (
+            {Number(typed(ownQuestion.id)) > 0 && (
               <>
                 <p className="mt-3 mb-1 text-base text-soft">{t("felt.how_often")}</p>
                 <Choices
                   label={`${name}: ${t("felt.how_often")}`}
                   value={typed(`felt_often.${id}`)}
-                  choices={OFTEN.map((at) => [at, of(`often.${at}`)] as const)}
+                  choices={OFTEN.map((text) => [text, of(`often.${text}`)] as const)}
                   onChange={(to) => answer(`felt_often.${id}`, to)}
                 />
               </>
@@ -156,18 +156,18 @@ export function Conditions({ questions, answers, answer }: SectionProps) {
   const { of } = useWords();
   return (
     <ul>
-      {questions.map((one) => {
-        const on = answers.typed.get(one.id) === "yes";
+      {questions.map((question) => {
+        const on = answers.typed.get(question.id) === "yes";
         return (
-          <li key={one.id} className="border-b border-hair">
+          <li key={question.id} className="border-b border-hair">
             <label className="flex min-h-14 items-center gap-4">
               <input
                 type="checkbox"
                 checked={on}
-                onChange={() => answer(one.id, on ? "" : "yes")}
+                onChange={() => answer(question.id, on ? "" : "yes")}
                 className="size-6 shrink-0 accent-(--ink)"
               />
-              <span>{of(`ask.${one.id}`)}</span>
+              <span>{of(`ask.${question.id}`)}</span>
             </label>
           </li>
         );
@@ -185,30 +185,34 @@ export function Work({ questions, answers, answer, unit }: SectionProps) {
       <h2 className="mb-2 text-lg">{t("work.hours")}</h2>
       <div className="grid grid-cols-2 gap-x-4 gap-y-3">
         {questions
-          .filter((one) => one.kind === "hours")
-          .map((one) => (
+          .filter((question) => question.kind === "hours")
+          .map((question) => (
             <NumberField
-              key={one.id}
-              label={of(`ask.${one.id}`)}
+              key={question.id}
+              label={of(`ask.${question.id}`)}
               unit="h"
-              value={answers.typed.get(one.id) ?? ""}
-              wrong={wrong(answers.problems.get(one.id))}
-              onChange={(typed) => answer(one.id, typed)}
+              value={answers.typed.get(question.id) ?? ""}
+              wrong={wrong(answers.problems.get(question.id))}
+              onChange={(typed) => answer(question.id, typed)}
             />
           ))}
       </div>
       <div className="mt-4">
         {questions
-          .filter((one) => one.kind === "choice")
-          .map((one) => (
-            <Row key={one.id} label={of(`ask.${one.id}`)}>
+          .filter((question) => question.kind === "choice")
+          .map((question) => (
+            <Row key={question.id} label={of(`ask.${question.id}`)}>
               <Choices
-                label={of(`ask.${one.id}`)}
-                value={answers.typed.get(one.id) ?? ""}
-                choices={one.answers.map(
-                  (at) => [at, of(`answer.${one.id}.${at}`, of(`answer.${at}`, at))] as const,
+                label={of(`ask.${question.id}`)}
+                value={answers.typed.get(question.id) ?? ""}
+                choices={question.answers.map(
+                  (answer) =>
+                    [
+                      answer,
+                      of(`answer.${question.id}.${answer}`, of(`answer.${answer}`, answer)),
+                    ] as const,
                 )}
-                onChange={(to) => answer(one.id, to)}
+                onChange={(to) => answer(question.id, to)}
               />
             </Row>
           ))}
@@ -220,17 +224,17 @@ export function Work({ questions, answers, answer, unit }: SectionProps) {
 /** The place of work: what can be seen without a tape. */
 export function Station({ questions, answers, answer }: SectionProps) {
   const { t, of } = useWords();
-  return questions.map((one) => (
-    <Row key={one.id} label={of(`ask.${one.id}`)}>
+  return questions.map((question) => (
+    <Row key={question.id} label={of(`ask.${question.id}`)}>
       <Choices
-        label={of(`ask.${one.id}`)}
-        value={answers.typed.get(one.id) ?? ""}
+        label={of(`ask.${question.id}`)}
+        value={answers.typed.get(question.id) ?? ""}
         choices={[
           ["yes", t("page.yes")],
           ["no", t("page.no")],
           ["unsure", t("page.unsure")],
         ]}
-        onChange={(to) => answer(one.id, to)}
+        onChange={(to) => answer(question.id, to)}
       />
     </Row>
   ));
@@ -238,13 +242,15 @@ export function Station({ questions, answers, answer }: SectionProps) {
 
 export function Room({ questions, answers, answer }: SectionProps) {
   const { of } = useWords();
-  return questions.map((one) => (
-    <Row key={one.id} label={of(`ask.${one.id}`)}>
+  return questions.map((question) => (
+    <Row key={question.id} label={of(`ask.${question.id}`)}>
       <Choices
-        label={of(`ask.${one.id}`)}
-        value={answers.typed.get(one.id) ?? ""}
-        choices={one.answers.map((at) => [at, of(`answer.${one.id}.${at}`, at)] as const)}
-        onChange={(to) => answer(one.id, to)}
+        label={of(`ask.${question.id}`)}
+        value={answers.typed.get(question.id) ?? ""}
+        choices={question.answers.map(
+          (answer) => [answer, of(`answer.${question.id}.${answer}`, answer)] as const,
+        )}
+        onChange={(to) => answer(question.id, to)}
       />
     </Row>
   ));
@@ -255,7 +261,7 @@ export function Lengths({ questions, answers, answer, unit, onUnit }: SectionPro
   const { t, of } = useWords();
   const wrong = useWrong(unit);
   const doubts = useDoubts(unit, answers.waiting === 0).data ?? [];
-  const lengths = [...new Set(questions.map((one) => one.id.split(".")[0] ?? ""))];
+  const lengths = [...new Set(questions.map((question) => question.id.split(".")[0] ?? ""))];
   return (
     <>
       <div className="mb-2 flex items-center gap-3">
@@ -271,8 +277,8 @@ export function Lengths({ questions, answers, answer, unit, onUnit }: SectionPro
           onChange={(to) => onUnit(to === "in" ? "in" : "cm")}
         />
       </div>
-      {lengths.map((length, at) => {
-        const doubt = doubts.find((one) => one.dimension === length);
+      {lengths.map((length, value) => {
+        const doubt = doubts.find((doubt) => doubt.dimension === length);
         return (
           <section
             key={length}
@@ -280,7 +286,7 @@ export function Lengths({ questions, answers, answer, unit, onUnit }: SectionPro
             aria-label={of(`length.${length}`)}
           >
             <h2 className="text-lg">
-              <span className="figures">{at + 1}.</span> {of(`length.${length}`)}
+              <span className="figures">{value + 1}.</span> {of(`length.${length}`)}
             </h2>
             <p className="mb-3 text-base">{of(`length.${length}.how`)}</p>
             <div className="flex gap-4">
@@ -322,17 +328,17 @@ export function Still({ questions, answers, answer, unit, view }: SectionProps) 
   const wrong = useWrong(unit);
   const typed = (id: string) => answers.typed.get(id) ?? "";
   return questions
-    .filter((one) => !one.id.startsWith("tape."))
-    .map((one) => {
-      const [kind = "", key = ""] = one.id.split(".");
+    .filter((question) => !question.id.startsWith("tape."))
+    .map((question) => {
+      const [kind = "", key = ""] = question.id.split(".");
       const line = view.given?.numbers.find((number) => number.key === key);
       const label =
         kind === "piece"
-          ? t("piece.ask", { what: one.about ?? "" })
+          ? t("piece.ask", { what: question.about ?? "" })
           : t("still.ask", { what: of(`number.${key}`, line?.label) });
       const tape = questions.find((other) => other.id === `tape.${key}`);
       return (
-        <Row key={one.id} label={label}>
+        <Row key={question.id} label={label}>
           {line && (
             <p className="figures mb-2 text-base text-soft" dir="ltr">
               {[line.seated, line.standing].filter(Boolean).join(" · ")}
@@ -340,13 +346,14 @@ export function Still({ questions, answers, answer, unit, view }: SectionProps) 
           )}
           <Choices
             label={label}
-            value={typed(one.id)}
-            choices={one.answers.map(
-              (at) => [at, kind === "piece" ? of(`piece.${at}`) : of(`page.${at}`)] as const,
+            value={typed(question.id)}
+            choices={question.answers.map(
+              (answer) =>
+                [answer, kind === "piece" ? of(`piece.${answer}`) : of(`page.${answer}`)] as const,
             )}
-            onChange={(to) => answer(one.id, to)}
+            onChange={(to) => answer(question.id, to)}
           />
-          {tape && kind === "still" && typed(one.id) === "no" && (
+          {tape && kind === "still" && typed(question.id) === "no" && (
             <div className="mt-3">
               <p className="text-base">{t("still.tape")}</p>
               <NumberField
@@ -365,22 +372,24 @@ export function Still({ questions, answers, answer, unit, view }: SectionProps) 
 
 export function Habits({ questions, answers, answer }: SectionProps) {
   const { of } = useWords();
-  return questions.map((one) =>
-    one.kind === "words" ? (
-      <div key={one.id} className="pt-4">
+  return questions.map((question) =>
+    question.kind === "words" ? (
+      <div key={question.id} className="pt-4">
         <WordsField
-          label={of(`ask.${one.id}`)}
-          value={answers.typed.get(one.id) ?? ""}
-          onChange={(typed) => answer(one.id, typed)}
+          label={of(`ask.${question.id}`)}
+          value={answers.typed.get(question.id) ?? ""}
+          onChange={(typed) => answer(question.id, typed)}
         />
       </div>
     ) : (
-      <Row key={one.id} label={of(`ask.${one.id}`)}>
+      <Row key={question.id} label={of(`ask.${question.id}`)}>
         <Choices
-          label={of(`ask.${one.id}`)}
-          value={answers.typed.get(one.id) ?? ""}
-          choices={one.answers.map((at) => [at, of(`habit.${at}`, of(`page.${at}`))] as const)}
-          onChange={(to) => answer(one.id, to)}
+          label={of(`ask.${question.id}`)}
+          value={answers.typed.get(question.id) ?? ""}
+          choices={question.answers.map(
+            (answer) => [answer, of(`habit.${answer}`, of(`page.${answer}`))] as const,
+          )}
+          onChange={(to) => answer(question.id, to)}
         />
       </Row>
     ),

@@ -42,7 +42,7 @@ export function Invite({ onDone }: { onDone: () => void }) {
     event.preventDefault();
     invite.mutate({ body: { ...given, role } });
   };
-  if (invite.data) return <Told made={invite.data} title="Invited" onDone={onDone} />;
+  if (invite.data) return <Told madeDoor={invite.data} title="Invited" onDone={onDone} />;
   const line = (key: keyof typeof given, label: string, type = "text") => (
     <LabelledInput
       label={label}
@@ -92,7 +92,7 @@ export function ResetPassword({
   onDone: () => void;
 }) {
   const { reset } = useInvitations();
-  if (reset.data) return <Told made={reset.data} title="A link is made" onDone={onDone} />;
+  if (reset.data) return <Told madeDoor={reset.data} title="A link is made" onDone={onDone} />;
   return (
     <Modal
       open
@@ -118,7 +118,7 @@ export function ResetPassword({
 }
 
 /** What became of a link just made: mailed, or told here, this once. */
-function Told({ made, title, onDone }: { made: Made; title: string; onDone: () => void }) {
+function Told({ madeDoor, title, onDone }: { madeDoor: Made; title: string; onDone: () => void }) {
   const [copied, setCopied] = useState(false);
   useEffect(() => {
     if (!copied) return;
@@ -128,19 +128,19 @@ function Told({ made, title, onDone }: { made: Made; title: string; onDone: () =
   return (
     <Modal open onOpenChange={(open) => !open && onDone()} title={title}>
       <div className="space-y-4">
-        {made.mailed ? (
-          <p role="status">A mail with the link is on its way to {made.link.email}.</p>
+        {madeDoor.mailed ? (
+          <p role="status">A mail with the link is on its way to {madeDoor.link.email}.</p>
         ) : (
           <>
             <p role="status">
-              No mail server is set up here. Hand this link to {made.link.email} yourself; it is
+              No mail server is set up here. Hand this link to {madeDoor.link.email} yourself; it is
               shown this once, and opens once.
             </p>
-            <p className="figures bg-deep p-3 break-all select-all">{made.url}</p>
+            <p className="figures bg-deep p-3 break-all select-all">{madeDoor.url}</p>
             <Button
               onClick={() =>
                 void navigator.clipboard
-                  ?.writeText(made.url)
+                  ?.writeText(madeDoor.url)
                   .then(() => setCopied(true))
                   .catch(() => undefined)
               }
@@ -176,19 +176,19 @@ export function Waiting() {
     <section aria-label="Waiting to come in" className="mt-8">
       <h2 className="border-b border-ink pb-1 text-lg">Waiting to come in</h2>
       <ul className="border-b border-hair">
-        {links.map((one) => (
+        {links.map((link) => (
           <li
-            key={one.id}
+            key={link.id}
             className="grid gap-x-5 border-t border-hair py-1.5 desk:grid-cols-[1fr_1fr_1.3fr_230px] desk:items-center"
           >
-            <span className="font-semibold">{one.name}</span>
-            <span className="figures text-soft">{one.email}</span>
+            <span className="font-semibold">{link.name}</span>
+            <span className="figures text-soft">{link.email}</span>
             <span className="text-soft">
-              {one.kind === "reset"
+              {link.kind === "reset"
                 ? "Sets the password anew"
-                : ROLES.find(({ value }) => value === one.role)?.label}
-              , until {onDay(one.ends_at)}: {MAIL[one.letter]}
-              {one.trouble && one.letter !== "sent" && `. ${one.trouble}`}
+                : ROLES.find(({ value }) => value === link.role)?.label}
+              , until {onDay(link.ends_at)}: {MAIL[link.letter]}
+              {link.trouble && link.letter !== "sent" && `. ${link.trouble}`}
             </span>
             <span className="desk:text-right">
               <Button
@@ -196,25 +196,25 @@ export function Waiting() {
                 className="-ml-4 desk:ml-0"
                 disabled={again.isPending}
                 onClick={() =>
-                  again.mutate({ params: { path: { door_id: one.id } } }, { onSuccess: setMade })
+                  again.mutate({ params: { path: { door_id: link.id } } }, { onSuccess: setMade })
                 }
               >
                 Another link
-                <Whose>{one.name}</Whose>
+                <Whose>{link.name}</Whose>
               </Button>
               <Button
                 look="quiet"
                 disabled={withdraw.isPending}
-                onClick={() => withdraw.mutate({ params: { path: { door_id: one.id } } })}
+                onClick={() => withdraw.mutate({ params: { path: { door_id: link.id } } })}
               >
                 Withdraw
-                <Whose>{one.name}</Whose>
+                <Whose>{link.name}</Whose>
               </Button>
             </span>
           </li>
         ))}
       </ul>
-      {made && <Told made={made} title="A link is made" onDone={() => setMade(null)} />}
+      {made && <Told madeDoor={made} title="A link is made" onDone={() => setMade(null)} />}
     </section>
   );
 }

@@ -41,10 +41,10 @@ export function KeepingPage() {
   );
 }
 
-const isSet = (one: Keeping) =>
-  one.keep_signed_years !== null ||
-  one.keep_unsigned_years !== null ||
-  one.keep_photographs_months !== null;
+const isSet = (keeping: Keeping) =>
+  keeping.keep_signed_years !== null ||
+  keeping.keep_unsigned_years !== null ||
+  keeping.keep_photographs_months !== null;
 
 const FIELDS = [
   ["keep_signed_years", "With a signed report", "years", 100],
@@ -59,7 +59,7 @@ function Periods({ keeping }: { keeping: Keeping }) {
   });
   const [typed, setTyped] = useState(FIELDS.map(([name]) => `${keeping[name] ?? ""}`));
   const read = typed.map((text) => (text.trim() ? Number(text) : null));
-  const changed = FIELDS.some(([name], at) => read[at] !== keeping[name]);
+  const changed = FIELDS.some(([name], value) => read[value] !== keeping[name]);
   return (
     <form
       aria-label="Periods"
@@ -78,7 +78,7 @@ function Periods({ keeping }: { keeping: Keeping }) {
     >
       <h2 className="mb-3 border-b border-ink pb-1 text-lg">Periods</h2>
       <div className="grid gap-4 desk:grid-cols-3">
-        {FIELDS.map(([name, label, unit, most], at) => (
+        {FIELDS.map(([name, label, unit, most], value) => (
           <LabelledInput
             key={name}
             label={`${label}, ${unit}`}
@@ -86,8 +86,8 @@ function Periods({ keeping }: { keeping: Keeping }) {
             min={1}
             max={most}
             placeholder="no period"
-            value={typed[at] ?? ""}
-            onChange={(event) => setTyped(typed.with(at, event.target.value))}
+            value={typed[value] ?? ""}
+            onChange={(event) => setTyped(typed.with(value, event.target.value))}
           />
         ))}
       </div>
@@ -114,27 +114,27 @@ function DueList({ due, set }: { due: readonly Due[]; set: boolean }) {
         </p>
       )}
       <ul>
-        {due.map((one) => (
+        {due.map((dueErasure) => (
           <li
-            key={one.client_id}
+            key={dueErasure.client_id}
             className="grid items-center gap-x-5 border-b border-hair py-1.5 desk:grid-cols-[1fr_1.4fr_1fr_auto]"
           >
             <Link
               to="/clients/$clientId"
-              params={{ clientId: one.client_id }}
+              params={{ clientId: dueErasure.client_id }}
               className="font-semibold underline"
               dir="auto"
             >
-              {one.client}
+              {dueErasure.client}
             </Link>
             <span>
-              {one.what === "client" ? "Everything" : "Photographs"}
-              <span className="figures text-soft">{holds(one)}</span>
+              {dueErasure.what === "client" ? "Everything" : "Photographs"}
+              <span className="figures text-soft">{holds(dueErasure)}</span>
             </span>
             <span className="text-soft">
-              last {longDate(one.last_on)}, due since {longDate(one.due_on)}
+              last {longDate(dueErasure.last_on)}, due since {longDate(dueErasure.due_on)}
             </span>
-            <Button onClick={() => setErasing(one)}>Erase …</Button>
+            <Button onClick={() => setErasing(dueErasure)}>Erase …</Button>
           </li>
         ))}
       </ul>
@@ -174,8 +174,8 @@ function Erased({ erased }: { erased: readonly Schemas["ErasureView"][] }) {
         Kept without names, as proof. A name typed for a paper is kept nowhere.
       </p>
       <ul>
-        {erased.map((one) => (
-          <OneErased key={one.id} erasure={one} />
+        {erased.map((erasure) => (
+          <OneErased key={erasure.id} erasure={erasure} />
         ))}
       </ul>
     </section>

@@ -15,25 +15,25 @@ export function Languages() {
     <section aria-label="Languages of clients' pages" className="mt-10 max-w-[560px]">
       <h2 className="border-b border-ink pb-1 text-lg">Languages of clients' pages</h2>
       <ul>
-        {languages.map((one) => (
+        {languages.map((language) => (
           <li
-            key={one.language}
+            key={language.language}
             className="flex min-h-11 items-center justify-between gap-4 border-b border-hair"
           >
             <span>
-              <b lang={one.language}>{one.name}</b>{" "}
+              <b lang={language.language}>{language.name}</b>{" "}
               <span className="text-soft">
-                {one.open ? `${one.open} messages are still English` : "complete"}
-                {one.direction === "rtl" && ", right to left"}
+                {language.open ? `${language.open} messages are still English` : "complete"}
+                {language.direction === "rtl" && ", right to left"}
               </span>
             </span>
-            {one.language !== "en" && (
+            {language.language !== "en" && (
               <Button
                 look="quiet"
                 disabled={drop.isPending}
-                onClick={() => drop.mutate({ params: { path: { language: one.language } } })}
+                onClick={() => drop.mutate({ params: { path: { language: language.language } } })}
               >
-                Remove {one.name}
+                Remove {language.name}
               </Button>
             )}
           </li>

@@ -183,7 +183,7 @@ test("the trail is asked by client, person, act and day, and handed over as it i
 });
 
 test("two hundred lines are a page; earlier ones come below, and there is a way back", async () => {
-  const page = Array.from({ length: 200 }, (_, at) => lineOf(400 - at));
+  const page = Array.from({ length: 200 }, (_, value) => lineOf(400 - value));
   const { server } = await openPage("/trail", {
     "GET /api/trail": ({ url }) => ({ body: url.includes("before=201") ? [lineOf(200)] : page }),
   });

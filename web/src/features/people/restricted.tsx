@@ -13,25 +13,25 @@ export function Restricted() {
   if (clients.length === 0) return null;
   const names = (ids: readonly string[]) =>
     members
-      .filter((one) => ids.includes(one.id))
-      .map((one) => one.name)
+      .filter((member) => ids.includes(member.id))
+      .map((member) => member.name)
       .join(", ") || "nobody who is still here";
   return (
     <section aria-label="Clients open to some only" className="mt-8">
       <h2 className="border-b border-ink pb-1 text-lg">Clients open to some only</h2>
       <ul className="border-b border-hair">
-        {clients.map((one) => (
+        {clients.map((client) => (
           <li
-            key={one.client_id}
+            key={client.client_id}
             className="flex flex-wrap items-center justify-between gap-x-5 border-t border-hair py-1.5"
           >
             <span>
-              <b dir="auto">{one.client}</b>{" "}
-              <span className="text-soft">seen by {names(one.members)}</span>
+              <b dir="auto">{client.client}</b>{" "}
+              <span className="text-soft">seen by {names(client.members)}</span>
             </span>
-            <Button look="quiet" onClick={() => setOpen(one.client_id)}>
+            <Button look="quiet" onClick={() => setOpen(client.client_id)}>
               Change
-              <Whose>{one.client}</Whose>
+              <Whose>{client.client}</Whose>
             </Button>
           </li>
         ))}

@@ -67,8 +67,8 @@ function Shown({ running }: { running: Running }) {
         <h2 className="border-b border-ink pb-1 text-lg">Mail that was given up</h2>
         {running.failed.length === 0 && <p className="py-3 text-soft">None.</p>}
         <ul>
-          {running.failed.map((one) => (
-            <Failed key={one.id} mail={one} />
+          {running.failed.map((failedMail) => (
+            <Failed key={failedMail.id} mail={failedMail} />
           ))}
         </ul>
       </section>

@@ -23,8 +23,8 @@ export function SecondFactor() {
           authenticator. They are not shown again.
         </p>
         <ul className="figures grid grid-cols-1 gap-1 border border-hair p-3">
-          {codes.map((one) => (
-            <li key={one}>{one}</li>
+          {codes.map((code) => (
+            <li key={code}>{code}</li>
           ))}
         </ul>
         <TakeAlong codes={codes} />

@@ -114,8 +114,8 @@ export function TrailPage() {
           onChange={(client) => ask({ client })}
           options={[
             { value: "", label: "Every client" },
-            ...clients.map((one) => ({ value: one.id, label: one.name })),
-            ...(asked.client && clients.every((one) => one.id !== asked.client)
+            ...clients.map((client) => ({ value: client.id, label: client.name })),
+            ...(asked.client && clients.every((client) => client.id !== asked.client)
               ? [{ value: asked.client, label: lines[0]?.client || "This client" }]
               : []),
           ]}
@@ -126,7 +126,7 @@ export function TrailPage() {
           onChange={(member) => ask({ member })}
           options={[
             { value: "", label: "Everybody" },
-            ...members.map((one) => ({ value: one.id, label: one.name })),
+            ...members.map((member) => ({ value: member.id, label: member.name })),
           ]}
         />
         <Choice

@@ -51,18 +51,18 @@ export function RulesPage() {
         <section aria-label="Rule sets">
           <h2 className="border-b border-ink pb-1 font-semibold">Rule sets</h2>
           <ul>
-            {bundles.map((one) => (
-              <li key={one.id} className="border-b border-hair">
+            {bundles.map((bundle) => (
+              <li key={bundle.id} className="border-b border-hair">
                 <button
                   type="button"
-                  aria-current={draft?.id === one.id}
-                  onClick={() => setDraft(opened(one))}
+                  aria-current={draft?.id === bundle.id}
+                  onClick={() => setDraft(opened(bundle))}
                   className="min-h-12 w-full py-1 text-left hover:bg-deep aria-[current=true]:bg-deep"
                 >
-                  <b>{one.name}</b>
+                  <b>{bundle.name}</b>
                   <span className="block text-sm text-soft">
-                    {one.is_default ? "Default for new visits. " : ""}
-                    {many(Object.keys(one.choices).length)}
+                    {bundle.is_default ? "Default for new visits. " : ""}
+                    {many(Object.keys(bundle.choices).length)}
                   </span>
                 </button>
               </li>
@@ -98,13 +98,13 @@ export function RulesPage() {
   );
 }
 
-function opened(one: Bundle): Draft {
+function opened(ruleSet: Bundle): Draft {
   return {
-    id: one.id,
-    version: one.version,
-    name: one.name,
-    isDefault: one.is_default,
-    choices: one.choices,
+    id: ruleSet.id,
+    version: ruleSet.version,
+    name: ruleSet.name,
+    isDefault: ruleSet.is_default,
+    choices: ruleSet.choices,
   };
 }
 
@@ -118,14 +118,19 @@ function Usual({ questions }: { questions: readonly Question[] }) {
     <section aria-label="Standard options">
       <h2 className="border-b border-ink pb-1 font-semibold">Standard options</h2>
       <dl>
-        {questions.map((one) => {
-          const at = one.positions.find((position) => position.id === one.default);
+        {questions.map((question) => {
+          const policyOption = question.positions.find(
+            (position) => position.id === question.default,
+          );
           return (
-            <div key={one.id} className="grid border-b border-hair py-2 desk:grid-cols-[220px_1fr]">
-              <dt className="font-semibold">{one.label}</dt>
+            <div
+              key={question.id}
+              className="grid border-b border-hair py-2 desk:grid-cols-[220px_1fr]"
+            >
+              <dt className="font-semibold">{question.label}</dt>
               <dd>
-                {at?.label}
-                <span className="block text-sm text-soft">{at?.why}</span>
+                {policyOption?.label}
+                <span className="block text-sm text-soft">{policyOption?.why}</span>
               </dd>
             </div>
           );
@@ -202,20 +207,20 @@ function Editor({
         New visits begin with it
       </CheckBox>
       <div>
-        {questions.map((one) => (
-          <div key={one.id} className="border-b border-hair py-2">
+        {questions.map((question) => (
+          <div key={question.id} className="border-b border-hair py-2">
             <Pick
-              question={one}
-              at={draft.choices[one.id]}
-              onChange={(at) => choose(one.id, at)}
+              question={question}
+              at={draft.choices[question.id]}
+              onChange={(text) => choose(question.id, text)}
               disabled={!mayWrite}
             />
-            {one.standing && (
+            {question.standing && (
               <Pick
-                question={one}
+                question={question}
                 standing
-                at={draft.choices[`standing.${one.id}`]}
-                onChange={(at) => choose(`standing.${one.id}`, at)}
+                at={draft.choices[`standing.${question.id}`]}
+                onChange={(text) => choose(`standing.${question.id}`, text)}
                 disabled={!mayWrite}
               />
             )}
@@ -253,8 +258,8 @@ function Pick({
   disabled: boolean;
   onChange: (position: string) => void;
 }) {
-  const usual = question.positions.find((one) => one.id === question.default);
-  const chosen = question.positions.find((one) => one.id === at);
+  const usual = question.positions.find((position) => position.id === question.default);
+  const chosen = question.positions.find((position) => position.id === at);
   const name = standing ? `${question.label}, standing` : question.label;
   return (
     <div className="grid items-center gap-x-3 gap-y-1 py-1 desk:grid-cols-[220px_1fr]">
@@ -270,7 +275,10 @@ function Pick({
           className="w-full"
           options={[
             { value: "", label: standing ? "as seated" : `standard: ${usual?.label}` },
-            ...question.positions.map((one) => ({ value: one.id, label: one.label })),
+            ...question.positions.map((position) => ({
+              value: position.id,
+              label: position.label,
+            })),
           ]}
         />
         {chosen && <span className="text-sm text-soft">{chosen.why}</span>}

@@ -16,30 +16,30 @@ export function Answers({ words, grave }: { words: string; grave: boolean }) {
         {title} <span className="figures font-normal text-soft">{checks.length}</span>
       </h2>
       <ul className="border-b border-hair">
-        {checks.map((one) => (
+        {checks.map((check) => (
           <li
-            key={one.id}
+            key={check.id}
             className="relative grid gap-x-5 gap-y-1 border-t border-hair px-2 py-2.5 hover:bg-paper desk:min-h-14 desk:grid-cols-[minmax(0,38%)_minmax(0,1fr)_auto] desk:items-center"
           >
             <Link
               to="/clients/checks/$checkId"
-              params={{ checkId: one.id }}
+              params={{ checkId: check.id }}
               className="font-semibold after:absolute after:inset-0"
               dir="auto"
             >
-              {one.client}
+              {check.client}
             </Link>
             <span className="text-sm text-soft">
-              {ROUND_WORDS[one.round]}, sent {shortDate(one.sent_at)}
+              {ROUND_WORDS[check.round]}, sent {shortDate(check.sent_at)}
             </span>
             <span
               className={
-                one.level === "stop"
+                check.level === "stop"
                   ? "border-4 border-double border-ink bg-deep px-2 py-0.5 text-sm font-semibold"
                   : "text-sm font-semibold"
               }
             >
-              {one.level_says}
+              {check.level_says}
             </span>
           </li>
         ))}

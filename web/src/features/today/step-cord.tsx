@@ -4,7 +4,7 @@ const APART = 12;
 
 /** A small cord of seven beads: filled as far as a visit has come, the bob where it stands. */
 export function StepCord({ step, signed }: { step: StepId | null; signed: boolean }) {
-  const at = signed ? STEP_IDS.length : step ? STEP_IDS.indexOf(step) : -1;
+  const value = signed ? STEP_IDS.length : step ? STEP_IDS.indexOf(step) : -1;
   const words = signed ? "signed" : step ? `at ${STEP_NAMES[step]}` : "not started";
   return (
     <svg
@@ -17,7 +17,7 @@ export function StepCord({ step, signed }: { step: StepId | null; signed: boolea
     >
       <path d={`M4 8H${APART * STEP_IDS.length - 6}`} stroke="var(--soft)" strokeWidth="1" />
       {STEP_IDS.map((id, index) =>
-        index === at ? (
+        index === value ? (
           <path
             key={id}
             d={`M${index * APART + 2} 1h5v4h-5zM${index * APART} 5h9l-1.5 6-3 4.5-3-4.5z`}
@@ -29,7 +29,7 @@ export function StepCord({ step, signed }: { step: StepId | null; signed: boolea
             cx={index * APART + 4.5}
             cy="8"
             r="3"
-            fill={index < at ? "var(--ink)" : "var(--ground)"}
+            fill={index < value ? "var(--ink)" : "var(--ground)"}
             stroke="var(--ink)"
           />
         ),

@@ -55,7 +55,9 @@ test("red flags come first, then clients who are to seek care, then what is due"
     practice,
   );
   await screen.findByText("Nadia Orrin");
-  const order = (await screen.findAllByRole("region")).map((one) => one.getAttribute("aria-label"));
+  const order = (await screen.findAllByRole("region")).map((element) =>
+    element.getAttribute("aria-label"),
+  );
   expect(order.indexOf("Clients who are to seek care")).toBeLessThan(
     order.indexOf("Answers to look at"),
   );

@@ -17,7 +17,7 @@ function line(client: string, state: Schemas["VisitLineView"]["state"], follow_u
 test("a warning sign nobody has answered comes first", () => {
   const signed = { ...line("Sign", "draft", null), sign: "Refer first" };
   const groups = groupVisits([line("Draft", "draft", null), signed], TODAY);
-  expect(groups.map((group) => [group.title, group.lines.map((one) => one.client)])).toEqual([
+  expect(groups.map((group) => [group.title, group.lines.map((line) => line.client)])).toEqual([
     ["Red flags without an answer", ["Sign"]],
     ["To finish", ["Draft"]],
   ]);
@@ -26,7 +26,7 @@ test("a warning sign nobody has answered comes first", () => {
 test("who is worse than last time comes before what is only open, and an old draft says its age", () => {
   const worse = { ...line("Worse", "draft", null), worse: ["Neck 6 to 9 of 10"] };
   const groups = groupVisits([line("Draft", "draft", null), worse], TODAY);
-  expect(groups.map((group) => [group.title, group.lines.map((one) => one.client)])).toEqual([
+  expect(groups.map((group) => [group.title, group.lines.map((line) => line.client)])).toEqual([
     ["Worse than last time", ["Worse"]],
     ["To finish", ["Draft"]],
   ]);
@@ -47,7 +47,7 @@ test("visits by what they wait for; a follow-up counts within two weeks and once
     ],
     TODAY,
   );
-  expect(groups.map((group) => [group.title, group.lines.map((one) => one.client)])).toEqual([
+  expect(groups.map((group) => [group.title, group.lines.map((line) => line.client)])).toEqual([
     ["Follow-ups due", ["Due"]],
     ["To finish", ["Draft", "Changed"]],
     ["Signed", ["Later"]],

@@ -37,7 +37,10 @@ export function groupVisits(lines: readonly Line[], today = dayOf(new Date())): 
   const soon = daysLater(today, 14);
   // a client who has come since has been followed up
   const cameSince = (line: Line) =>
-    lines.some((one) => one.client_id === line.client_id && one.started_on > line.started_on);
+    lines.some(
+      (visitLine) =>
+        visitLine.client_id === line.client_id && visitLine.started_on > line.started_on,
+    );
   const open = lines.filter((line) => line.state !== "signed");
   const due = lines
     .filter(

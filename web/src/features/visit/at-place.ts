@@ -24,12 +24,12 @@ export function cellsAt(
 ): ReadonlyMap<string, FieldState> {
   if (place === MAIN) return cells;
   const start = `place.${place}.`;
-  const found = new Map<string, FieldState>();
+  const map = new Map<string, FieldState>();
   for (const [path, cell] of cells) {
-    if (path.startsWith(start)) found.set(path.slice(start.length), cell);
-    else if (!isOfPlace(path)) found.set(path, cell);
+    if (path.startsWith(start)) map.set(path.slice(start.length), cell);
+    else if (!isOfPlace(path)) map.set(path, cell);
   }
-  return found;
+  return map;
 }
 
 /** The queue as a panel at one place uses it: the same changes, under the place's own paths. */

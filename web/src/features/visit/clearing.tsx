@@ -15,10 +15,10 @@ export function Clearing({
   const cells = useCells();
   const path = `ask.care.${care.id}.${limit.id}`;
   const asked = [`${path}.cleared_by`, `${path}.cleared_on`]
-    .map((id) => fields.find((one) => one.id === id))
-    .filter((one) => one !== undefined);
-  const figure = fields.find((one) => one.id === `${path}.figure`);
-  const said = asked.filter((one) => cells.get(one.id)?.typed).length;
+    .map((id) => fields.find((field) => field.id === id))
+    .filter((field) => field !== undefined);
+  const figure = fields.find((field) => field.id === `${path}.figure`);
+  const said = asked.filter((field) => cells.get(field.id)?.typed).length;
   return (
     <details open={said === 1 || undefined}>
       <summary className="flex min-h-11 items-center text-sm desk:min-h-8">
@@ -37,10 +37,10 @@ export function Clearing({
         )}
       </summary>
       <div className="mb-2 grid gap-2 sm:grid-cols-2">
-        {asked.map((one) => (
+        {asked.map((field) => (
           <FieldRow
-            key={one.id}
-            field={{ ...one, label: one.id.endsWith("_by") ? "Said by" : "From" }}
+            key={field.id}
+            field={{ ...field, label: field.id.endsWith("_by") ? "Said by" : "From" }}
           />
         ))}
         {figure && (

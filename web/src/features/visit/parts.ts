@@ -42,6 +42,6 @@ export type PacePart = keyof typeof PACE_PARTS;
 
 /** The part of Ask in which a field is asked, or the first field whose path begins so. */
 export function askPart(path: string, fields: readonly Field[]): string | undefined {
-  const field = fields.find((one) => one.id === path || one.id.startsWith(`${path}.`));
+  const field = fields.find((field) => field.id === path || field.id.startsWith(`${path}.`));
   return field && slug(field.group);
 }

@@ -25,10 +25,10 @@ export function PlaceBar({
 }) {
   const { goPlace: onGo } = useNavigation();
   const { readOnly, place } = useVisitFacts();
-  const worked = useWorkup();
+  const drawnVisit = useWorkup();
   const [naming, setNaming] = useState<PlaceId | null>(null);
-  const places = worked?.places ?? [];
-  const next = FURTHER.find((id) => !places.some((one) => one.id === id));
+  const places = drawnVisit?.places ?? [];
+  const next = FURTHER.find((id) => !places.some((place) => place.id === id));
   return (
     <nav aria-label="Places" className="flex items-center gap-1 text-sm">
       {places.length > 1 &&
@@ -83,7 +83,7 @@ function NamePlace({
   onDone: (made: boolean) => void;
 }) {
   const { unit } = useVisitFacts();
-  const path = (what: "name" | "use", at = id) => `place.${at}.${what}`;
+  const path = (what: "name" | "use", placeId = id) => `place.${placeId}.${what}`;
   const [name, setName] = useState(kept.cell(path("name")).typed);
   const [main, setMain] = useState(kept.cell(path("name", MAIN)).typed);
   const [use, setUse] = useState(kept.cell(path("use")).typed || "both");

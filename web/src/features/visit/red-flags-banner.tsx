@@ -7,9 +7,9 @@ import { useWorkup } from "./state/workup";
 /** A warning sign stays in sight on every step until what was done about it is written down. */
 export function RedFlagsBanner() {
   const { catalogue } = useVisitFacts();
-  const worked = useWorkup();
+  const drawnVisit = useWorkup();
   const { go, step, part } = useNavigation();
-  const open = (worked?.signs ?? []).filter((sign) => !sign.done);
+  const open = (drawnVisit?.signs ?? []).filter((sign) => !sign.done);
   if (open.length === 0) return null;
   const there = askPart("ask.sign", catalogue.fields);
   const here = step === "ask" && part === there;

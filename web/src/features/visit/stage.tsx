@@ -97,12 +97,12 @@ function Switches({ head }: { head: React.ReactNode }) {
   const { step } = useNavigation();
   const { set } = useDrawingStore();
   const { mode, show, narrow } = useShown(step);
-  const worked = useWorkup();
+  const drawnVisit = useWorkup();
   const habits = useDrawing((state) => state.habits);
   const posed = useDrawing((state) => (state.tape ? state.posed : null));
   const between = useDrawing((state) => state.between);
-  const sits = worked?.seated_possible ?? true;
-  const stands = sits && (step !== "work" || (worked?.standing_possible ?? true));
+  const sits = drawnVisit?.seated_possible ?? true;
+  const stands = sits && (step !== "work" || (drawnVisit?.standing_possible ?? true));
   const modes = [
     ...(narrow || habits ? [] : [{ value: "both", label: "Both" }]),
     { value: "seated", label: "Seated" },

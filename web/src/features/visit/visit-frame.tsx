@@ -123,9 +123,9 @@ export const VisitFrame = memo(function VisitFrame({ trying }: { trying: boolean
 function Steps() {
   const { catalogue } = useVisitFacts();
   const { step, go } = useNavigation();
-  const worked = useWorkup();
+  const drawnVisit = useWorkup();
   const steps =
-    worked?.steps ?? STEP_IDS.map((id) => ({ step: id, label: catalogue.steps[id] ?? id }));
+    drawnVisit?.steps ?? STEP_IDS.map((id) => ({ step: id, label: catalogue.steps[id] ?? id }));
   return <StepNav steps={steps} present={step} onGo={go} />;
 }
 
@@ -158,7 +158,7 @@ function useArrival(panel: React.RefObject<HTMLElement | null>): void {
       place?.scrollIntoView({ block: "center" });
       const [field, ...others] =
         place?.querySelectorAll<HTMLElement>("input, textarea, button, [role=radio]") ?? [];
-      const chosen = others.find((one) => one.getAttribute("aria-checked") === "true");
+      const chosen = others.find((other) => other.getAttribute("aria-checked") === "true");
       (chosen ?? field)?.focus();
     }, 80);
     return () => clearTimeout(wait);

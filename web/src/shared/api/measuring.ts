@@ -41,7 +41,7 @@ export function usePrecision(unit: Unit) {
 /** The instruments near the desk; their battery falls, so they are asked now and then. */
 export function useInstruments() {
   const queries = useQueryClient();
-  const found = server.useQuery("get", "/api/instruments", undefined, {
+  const query = server.useQuery("get", "/api/instruments", undefined, {
     staleTime: 30_000,
     refetchInterval: 60_000,
   });
@@ -49,7 +49,7 @@ export function useInstruments() {
     onSettled: () => stale(queries, "/api/instruments"),
   });
   return {
-    data: found.data,
+    data: query.data,
     setUnit: (id: "tape" | "rod", unit: Unit) =>
       put.mutate({ params: { path: { instrument_id: id } }, body: { unit } }),
   };
@@ -83,12 +83,12 @@ export function useExercise(number: number, unit: Unit) {
 type Given = "keep" | "repeat" | "question";
 
 /** What an exercise's answer is worth, once one is given. */
-export function useVerdict(number: number, unit: Unit, given: Given | null) {
+export function useVerdict(number: number, unit: Unit, text: Given | null) {
   return server.useQuery(
     "get",
     "/api/drill/{number}/verdict",
-    { params: { path: { number }, query: { given: given ?? "keep", unit } } },
-    { enabled: given !== null, staleTime: Number.POSITIVE_INFINITY },
+    { params: { path: { number }, query: { given: text ?? "keep", unit } } },
+    { enabled: text !== null, staleTime: Number.POSITIVE_INFINITY },
   );
 }
 
@@ -102,11 +102,11 @@ export function useSetUpQuestion(number: number, unit: Unit) {
 }
 
 /** What a choice is worth, once one is made. */
-export function useSetUpVerdict(number: number, unit: Unit, given: number | null) {
+export function useSetUpVerdict(number: number, unit: Unit, value: number | null) {
   return server.useQuery(
     "get",
     "/api/drill/set-up/{number}/verdict",
-    { params: { path: { number }, query: { given: given ?? 0, unit } } },
-    { enabled: given !== null, staleTime: Number.POSITIVE_INFINITY },
+    { params: { path: { number }, query: { given: value ?? 0, unit } } },
+    { enabled: value !== null, staleTime: Number.POSITIVE_INFINITY },
   );
 }

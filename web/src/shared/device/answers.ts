@@ -124,10 +124,10 @@ function open(visitId: string): Promise<boolean> {
     } else if (!(await replayed(visitId, "visit", askProgram))) return false;
     await loadWords(visitId);
     const words = recallWords(visitId) as { queue?: readonly Waiting[] } | null;
-    for (const one of words?.queue ?? []) {
-      if (!one.here) continue;
-      const path = `visits/${visitId}/changes/${one.id}`;
-      await changed(visitId, path, {}, { ...one, expected_version: 0 });
+    for (const waiting of words?.queue ?? []) {
+      if (!waiting.here) continue;
+      const path = `visits/${visitId}/changes/${waiting.id}`;
+      await changed(visitId, path, {}, { ...waiting, expected_version: 0 });
     }
     await replayed(visitId, "photo", askProgram);
     return true;
@@ -173,7 +173,7 @@ async function versionsAnew(visitId: string): Promise<void> {
 
 async function beginVisit(body: Schemas["NewVisit"]): Promise<Response> {
   const every = (await kept<Schemas["ClientView"][]>("answer:/api/clients")) ?? [];
-  const client = every.find((one) => one.id === body.client_id);
+  const client = every.find((client) => client.id === body.client_id);
   if (body.from_visit && !(await open(body.from_visit))) return refusal("not-here", NOT_HERE);
   const said = await askProgram({ method: "POST", path: "visits", body, client });
   if (said.status !== 201) return written(said);
@@ -204,9 +204,9 @@ async function beginVisit(body: Schemas["NewVisit"]): Promise<Response> {
   return written(said);
 }
 
-async function addTo<T extends { id: string }>(list: string, one: T): Promise<void> {
+async function addTo<T extends { id: string }>(list: string, t: T): Promise<void> {
   const every = (await kept<T[]>(`answer:${list}`)) ?? [];
-  await keepSealed(`answer:${list}`, [one, ...every.filter((held) => held.id !== one.id)]);
+  await keepSealed(`answer:${list}`, [t, ...every.filter((held) => held.id !== t.id)]);
 }
 
 /** What was done here and is done on the server later. */
@@ -232,7 +232,7 @@ async function addPhoto(request: Request, path: string, photoId: string): Promis
     return refusal("bad-picture", "This is no picture that can be kept: JPEG, PNG or WebP.", 422);
   }
   const digest = new Uint8Array(await crypto.subtle.digest("SHA-256", picture));
-  const sha256 = [...digest].map((one) => one.toString(16).padStart(2, "0")).join("");
+  const sha256 = [...digest].map((value) => value.toString(16).padStart(2, "0")).join("");
   const body = { ...size, size: picture.length, sha256 };
   const said = await askProgram({ method: "PUT", path, body });
   if (said.status !== 200) return written(said);

@@ -36,7 +36,7 @@ export async function putOut(out: Out): Promise<void> {
 async function every(): Promise<readonly { name: string; out: Out }[]> {
   const names = (await keptNames(PREFIX)).map(({ name }) => name);
   const each = await Promise.all(names.map((name) => kept<Out>(name)));
-  return names.flatMap((name, at) => (each[at] ? [{ name, out: each[at] }] : []));
+  return names.flatMap((name, value) => (each[value] ? [{ name, out: each[value] }] : []));
 }
 
 /** Do again on the device what was done for a visit; whether there was any of it. */
@@ -98,7 +98,7 @@ async function requestOf(out: Out): Promise<Request> {
 /** What was refused is let go, once somebody has seen it. */
 export async function letGoRefused(name: string): Promise<void> {
   await drop(name);
-  outbox.setState((held) => ({ refused: held.refused.filter((one) => one.name !== name) }));
+  outbox.setState((held) => ({ refused: held.refused.filter((refused) => refused.name !== name) }));
   await count();
 }
 

@@ -49,8 +49,8 @@ export async function keyOfPassword(
   salt: Uint8Array,
   rounds = ROUNDS,
 ): Promise<Key> {
-  const given = new TextEncoder().encode(password.normalize("NFC"));
-  const base = await crypto.subtle.importKey("raw", given, "PBKDF2", false, ["deriveBits"]);
+  const uint8Array = new TextEncoder().encode(password.normalize("NFC"));
+  const base = await crypto.subtle.importKey("raw", uint8Array, "PBKDF2", false, ["deriveBits"]);
   const parts = { name: "PBKDF2", hash: "SHA-256", salt: salt as BufferSource, iterations: rounds };
   return new Uint8Array(await crypto.subtle.deriveBits(parts, base, KEY_BYTES * 8));
 }

@@ -38,13 +38,14 @@ export async function isTaken(visitId: string): Promise<boolean> {
 
 /** What has come to the server since a visit was taken along. */
 export function patched(taken: TakenVisit, now: VisitOut): TakenVisit {
-  const heads = new Map(taken.photos.map((one) => [one.id, one]));
+  const heads = new Map(taken.photos.map((photo) => [photo.id, photo]));
   return {
     ...taken,
     visit: { ...taken.visit, revision: now.revision },
     entries: Object.values(now.entries),
     photos: now.photos.map(
-      (one) => heads.get(one.id) ?? { ...one, visit_id: taken.visit.id, fov_deg: null, sha256: "" },
+      (photo) =>
+        heads.get(photo.id) ?? { ...photo, visit_id: taken.visit.id, fov_deg: null, sha256: "" },
     ),
   };
 }
@@ -58,7 +59,7 @@ export async function takeAlong(visitId: string, stamp: string): Promise<void> {
   if (!answer.ok) return;
   const taken = (await answer.json()) as TakenVisit;
   await keepSealed(name(visitId), taken, stamp);
-  const pictures = new Set((await keptNames("photo:")).map((one) => one.name));
+  const pictures = new Set((await keptNames("photo:")).map((keptName) => keptName.name));
   await drop(...(await erased(visitId, taken)));
   for (const photo of taken.photos) {
     if (pictures.has(photoName(photo.id))) continue;
@@ -71,7 +72,7 @@ export async function takeAlong(visitId: string, stamp: string): Promise<void> {
 /** Pictures of a visit that are no longer on the server, and do not wait to be sent there. */
 async function erased(visitId: string, { photos }: TakenVisit): Promise<readonly string[]> {
   if ((await keptNames("out:")).some(({ stamp }) => stamp === visitId)) return [];
-  const there = new Set(photos.map((one) => photoName(one.id)));
+  const there = new Set(photos.map((photo) => photoName(photo.id)));
   const here = (await keptNames("photo:")).filter(({ stamp }) => stamp === visitId);
   return here.map(({ name }) => name).filter((name) => !there.has(name));
 }
@@ -87,11 +88,13 @@ export async function letGo(
   known: ReadonlySet<string>,
   wanted: ReadonlySet<string>,
 ): Promise<void> {
-  const here = (await keptNames("visit:")).map((one) => one.name.slice("visit:".length));
+  const here = (await keptNames("visit:")).map((keptName) => keptName.name.slice("visit:".length));
   const many = here.length > MOST_TAKEN;
   const gone = here.filter((id) => !known.has(id) || (many && !wanted.has(id)));
   if (gone.length === 0) return;
   const pictures = await keptNames("photo:");
-  const theirs = pictures.filter((one) => gone.includes(one.stamp)).map((one) => one.name);
+  const theirs = pictures
+    .filter((picture) => gone.includes(picture.stamp))
+    .map((picture) => picture.name);
   await drop(...gone.map(name), ...theirs);
 }

@@ -101,8 +101,8 @@ async function setAside(lock: Lock): Promise<void> {
   await db.transaction("rw", db.locks, db.kept, async () => {
     const mine = await db.kept.where("member").equals(lock.member).toArray();
     await db.kept.where("member").equals(lock.member).delete();
-    const words = mine.filter((one) => /^(queue|out|photo):/.test(one.name));
-    await db.kept.bulkPut(words.map((one) => ({ ...one, member: aside })));
+    const words = mine.filter((kept) => /^(queue|out|photo):/.test(kept.name));
+    await db.kept.bulkPut(words.map((word) => ({ ...word, member: aside })));
     if (words.length > 0) await db.locks.put({ ...lock, member: aside });
   });
 }
@@ -140,10 +140,10 @@ export async function openAside(aside: string, password: string): Promise<boolea
   try {
     const key = unseal(await keyOfPassword(password, lock.salt, lock.rounds), lock.byPassword);
     const words = await db.kept.where("member").equals(aside).toArray();
-    const again = words.map((one) => ({
-      ...one,
+    const again = words.map((word) => ({
+      ...word,
       member: mine.member,
-      sealed: seal(mine.key, unseal(key, one.sealed)),
+      sealed: seal(mine.key, unseal(key, word.sealed)),
     }));
     await db.transaction("rw", db.locks, db.kept, async () => {
       await db.kept.bulkPut(again);
@@ -160,7 +160,7 @@ export async function openAside(aside: string, password: string): Promise<boolea
 export async function setAsideOf(member: string): Promise<readonly string[]> {
   if (!hasStore) return [];
   const every = await (await deviceDb()).locks.toArray();
-  return every.map((one) => one.member).filter((one) => one.startsWith(`${member}#`));
+  return every.map((lock) => lock.member).filter((text) => text.startsWith(`${member}#`));
 }
 
 /** Signed out: nothing of theirs is left here, nor what would open it. */

@@ -18,8 +18,12 @@ const change = (path: string, typed: string, expected = 0) => ({
   typed,
   expected,
 });
-const words = (at: number, queue: readonly unknown[], cells: readonly unknown[] = []): Words => ({
-  at,
+const words = (
+  value: number,
+  queue: readonly unknown[],
+  cells: readonly unknown[] = [],
+): Words => ({
+  at: value,
   queue,
   cells,
 });

@@ -36,7 +36,7 @@ function tab(): string {
 
 async function living(): Promise<ReadonlySet<string>> {
   const held = (await navigator.locks?.query())?.held ?? [];
-  return new Set(held.map((one) => (one.name ?? "").slice(OF_TAB.length + 1)));
+  return new Set(held.map((lockInfo) => (lockInfo.name ?? "").slice(OF_TAB.length + 1)));
 }
 
 const nameOf = (visitId: string) => `queue:${visitId}:${tab()}`;
@@ -60,7 +60,7 @@ export async function loadWords(visitId: string): Promise<void> {
       return of === tab() || !live.has(of);
     });
   const each = await Promise.all(left.map((name) => kept<Words>(name)));
-  const whole = each.filter((one) => one !== null).sort((a, b) => a.at - b.at);
+  const whole = each.filter((words) => words !== null).sort((a, b) => a.at - b.at);
   const joined = join(whole);
   if (joined) found.set(visitId, joined);
   else found.delete(visitId);
@@ -196,8 +196,8 @@ function count(visitId: string, now: Waiting | null): void {
 
 const base64 = (bytes: Uint8Array) => {
   let text = "";
-  for (let at = 0; at < bytes.length; at += 0x8000)
-    text += String.fromCharCode(...bytes.subarray(at, at + 0x8000));
+  for (let value = 0; value < bytes.length; value += 0x8000)
+    text += String.fromCharCode(...bytes.subarray(value, value + 0x8000));
   return btoa(text);
 };
-const fromBase64 = (text: string) => Uint8Array.from(atob(text), (one) => one.charCodeAt(0));
+const fromBase64 = (text: string) => Uint8Array.from(atob(text), (text) => text.charCodeAt(0));

@@ -20,10 +20,10 @@ export class Line {
 
   constructor(private readonly worker: Worker) {
     worker.onmessage = ({ data }: MessageEvent<WorkerResponse>) => {
-      const one = this.waiting.get(data.id);
+      const waiting = this.waiting.get(data.id);
       this.waiting.delete(data.id);
-      if ("trouble" in data) one?.reject(new Troubled(data.trouble));
-      else one?.resolve(data.answer);
+      if ("trouble" in data) waiting?.reject(new Troubled(data.trouble));
+      else waiting?.resolve(data.answer);
     };
     worker.onerror = (event) => this.fail(new Error(event.message));
     worker.onmessageerror = () => this.fail(new Error("unreadable"));
@@ -53,7 +53,7 @@ export class Line {
   }
 
   private fail(error: Error): void {
-    for (const one of this.waiting.values()) one.reject(error);
+    for (const waiting of this.waiting.values()) waiting.reject(error);
     this.waiting.clear();
   }
 }

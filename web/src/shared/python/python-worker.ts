@@ -20,7 +20,7 @@ type Python = {
 };
 
 const HOME = "/home/pyodide";
-const bytes = (at: string) => fetch(at).then((answer) => answer.arrayBuffer());
+const bytes = (text: string) => fetch(text).then((answer) => answer.arrayBuffer());
 
 async function start(): Promise<Python> {
   const [{ loadPyodide }, core] = await Promise.all([

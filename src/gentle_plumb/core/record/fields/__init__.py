@@ -102,8 +102,8 @@ def family_of(path: str) -> tuple[str, str] | None:
     ('look.photo.*.ear', '4f2a')
 
     """
-    found = _MEMBER.fullmatch(path)
-    return (f"{found[1]}*{found[3]}", found[2]) if found else None
+    match = _MEMBER.fullmatch(path)
+    return (f"{match[1]}*{match[3]}", match[2]) if match else None
 
 
 def field_of(path: str) -> Field[object]:

@@ -91,10 +91,10 @@ class DiscomfortFields:
 
 _ask_consent = Place("ask.consent", "Consent")
 consent = {
-    one.id: _ask_consent.choice(
-        one.id, one.label, ConsentAnswer, help=one.says, needed=one.id == "notes"
+    consent.id: _ask_consent.choice(
+        consent.id, consent.label, ConsentAnswer, help=consent.says, needed=consent.id == "notes"
     )
-    for one in CONSENTS.values()
+    for consent in CONSENTS.values()
 }
 """What was said to each consent, by name."""
 
@@ -117,21 +117,21 @@ other_flag = _flags.choice(
 _other = other_flag.among(OtherFlag.CLINICIAN, OtherFlag.URGENT)
 
 
-def _referral(at: Place, start: str, there: Field[Any], yes: When) -> FlagFields:
+def _referral(place: Place, start: str, there: Field[Any], yes: When) -> FlagFields:
     return FlagFields(
         there=there,
-        to=at.words(f"{start}to", "Referred to", health=True, when=yes, one_line=True),
-        done=at.words(
+        to=place.words(f"{start}to", "Referred to", health=True, when=yes, one_line=True),
+        done=place.words(
             f"{start}done", "Done, and told to the client", help=DONE_HELP, health=True, when=yes
         ),
-        by=at.words(f"{start}by", "By whom", health=True, when=yes, one_line=True),
-        letter=at.choice(f"{start}letter", "Letter handed over", YesNo, health=True, when=yes),
-        call_back=at.date(f"{start}call_back", "Call back on", health=True, when=yes),
-        called=at.choice(f"{start}called", "Called back", CalledBack, health=True, when=yes),
-        answer=at.choice(
+        by=place.words(f"{start}by", "By whom", health=True, when=yes, one_line=True),
+        letter=place.choice(f"{start}letter", "Letter handed over", YesNo, health=True, when=yes),
+        call_back=place.date(f"{start}call_back", "Call back on", health=True, when=yes),
+        called=place.choice(f"{start}called", "Called back", CalledBack, health=True, when=yes),
+        answer=place.choice(
             f"{start}answer", "The clinician says", ClinicianSays, health=True, when=yes
         ),
-        standing=at.amount(
+        standing=place.amount(
             f"{start}standing",
             _STANDING.label,
             _STANDING.unit,
@@ -140,22 +140,22 @@ def _referral(at: Place, start: str, there: Field[Any], yes: When) -> FlagFields
             health=True,
             when=yes,
         ),
-        answered_by=at.words(
+        answered_by=place.words(
             f"{start}answered_by", "Answered by", health=True, when=yes, one_line=True
         ),
-        answered_on=at.date(f"{start}answered_on", "From", health=True, when=yes),
+        answered_on=place.date(f"{start}answered_on", "From", health=True, when=yes),
     )
 
 
 def _flag(id: str, label: str) -> FlagFields:
-    at = Place(f"ask.sign.{id}", "Red flags")
-    there = at.choice("", label, YesNo, health=True, needed=True)
-    return _referral(at, "", there, there.among(YesNo.YES))
+    place = Place(f"ask.sign.{id}", "Red flags")
+    there = place.choice("", label, YesNo, health=True, needed=True)
+    return _referral(place, "", there, there.among(YesNo.YES))
 
 
 other = _referral(_flags, "warning_", other_flag, _other)
 """Another red flag, with its referral."""
-flag = {one.id: _flag(one.id, one.label) for one in RED_FLAGS.values()}
+flag = {red_flag.id: _flag(red_flag.id, red_flag.label) for red_flag in RED_FLAGS.values()}
 """Every red flag, by name."""
 
 RED_FLAG_PATHS = frozenset(field.id for field in fields_in(other_flag, other, flag))
@@ -217,13 +217,13 @@ leans = _hands.choice("leans", "Leans to see the screen", Leans)
 
 
 def _discomfort(id: str, label: str) -> DiscomfortFields:
-    at = Place(f"ask.discomfort.{id}", "Discomfort")
+    place = Place(f"ask.discomfort.{id}", "Discomfort")
     return DiscomfortFields(
-        strength=at.amount("", label, "", 0, STRONGEST, health=True),
-        kind=at.choice("kind", "What is it like", DiscomfortKind, health=True),
-        often=at.choice("often", "How often", DiscomfortOften, health=True),
-        since=at.words("since", "Since when?", health=True),
-        eases=at.words("eases", "What helps?", health=True),
+        strength=place.amount("", label, "", 0, STRONGEST, health=True),
+        kind=place.choice("kind", "What is it like", DiscomfortKind, health=True),
+        often=place.choice("often", "How often", DiscomfortOften, health=True),
+        since=place.words("since", "Since when?", health=True),
+        eases=place.words("eases", "What helps?", health=True),
     )
 
 

@@ -32,25 +32,25 @@ class PrecautionFields:
 
 
 def _precaution(id: str, label: str) -> PrecautionFields:
-    at = Place(f"ask.care.{id}", "Conditions")
-    there = at.choice("", label, YesNo, health=True)
+    place = Place(f"ask.care.{id}", "Conditions")
+    there = place.choice("", label, YesNo, health=True)
     yes = there.among(YesNo.YES)
     return PrecautionFields(
         there=there,
-        note=at.words("note", f"{label}: what to know", health=True, when=yes),
-        cleared={limit: _cleared(at, limit, label, yes) for limit in PRECAUTIONS[id].limits},
+        note=place.words("note", f"{label}: what to know", health=True, when=yes),
+        cleared={limit: _cleared(place, limit, label, yes) for limit in PRECAUTIONS[id].limits},
     )
 
 
-def _cleared(at: Place, limit: LimitId, label: str, yes: When) -> ClearedFields:
+def _cleared(place: Place, limit: LimitId, label: str, yes: When) -> ClearedFields:
     says = f"{label}: {LIMITS[limit].says}"
     figure = FIGURES.get(limit)
     return ClearedFields(
-        by=at.words(
+        by=place.words(
             f"{limit}.cleared_by", f"{says} Cleared by", health=True, when=yes, one_line=True
         ),
-        on=at.date(f"{limit}.cleared_on", f"{says} Cleared from", health=True, when=yes),
-        figure=at.amount(
+        on=place.date(f"{limit}.cleared_on", f"{says} Cleared from", health=True, when=yes),
+        figure=place.amount(
             f"{limit}.figure",
             f"{label}: {figure.label[0].lower()}{figure.label[1:]}",
             figure.unit,
@@ -64,7 +64,10 @@ def _cleared(at: Place, limit: LimitId, label: str, yes: When) -> ClearedFields:
     )
 
 
-precaution = {one.id: _precaution(one.id, one.label) for one in PRECAUTIONS.values()}
+precaution = {
+    precaution.id: _precaution(precaution.id, precaution.label)
+    for precaution in PRECAUTIONS.values()
+}
 """Every condition that limits a plan, by name."""
 operated = Place("ask.care.surgery", "Conditions").choice(
     "part",

@@ -46,7 +46,7 @@ _rhythm = Place("pace", "Rhythm")
 rhythm = _rhythm.pick(
     "rhythm",
     "Rhythm",
-    {**{one.id: one.label for one in RHYTHMS.values()}, OWN: "Own numbers"},
+    {**{rhythm.id: rhythm.label for rhythm in RHYTHMS.values()}, OWN: "Own numbers"},
     needed=True,
 )
 _own = rhythm.among(OWN)
@@ -66,11 +66,11 @@ lunch = _day.amount("lunch", "Lunch", "min", 0, 180, help="30 where nothing is t
 
 
 def _meeting(id: str, number: int) -> MeetingFields:
-    at = Place(f"pace.{id}", "Day")
+    place = Place(f"pace.{id}", "Day")
     return MeetingFields(
-        at=at.time("at", f"Meeting {number} at"),
-        minutes=at.amount("minutes", f"Meeting {number}", "min", 5, 480),
-        posture=at.choice("posture", f"Meeting {number} is spent", MeetingPosture),
+        at=place.time("at", f"Meeting {number} at"),
+        minutes=place.amount("minutes", f"Meeting {number}", "min", 5, 480),
+        posture=place.choice("posture", f"Meeting {number} is spent", MeetingPosture),
     )
 
 
@@ -97,11 +97,11 @@ class SpellFields:
 
 def spell(id: str) -> SpellFields:
     """Return the fields of a spell put by hand."""
-    at = Place(f"{SPELLS}.{id}", "Spells", "spells")
+    place = Place(f"{SPELLS}.{id}", "Spells", "spells")
     return SpellFields(
-        at=at.time("at", "Spell from"),
-        minutes=at.amount("minutes", "Spell", "min", 1, 480),
-        posture=at.choice("posture", "Spell is spent", SpellPosture),
+        at=place.time("at", "Spell from"),
+        minutes=place.amount("minutes", "Spell", "min", 1, 480),
+        posture=place.choice("posture", "Spell is spent", SpellPosture),
     )
 
 
@@ -120,5 +120,8 @@ far_point = _eyes.words(
 )
 
 _movements = Place("pace.movement", "Movements")
-movement = {one.id: _movements.choice(one.id, one.label, YesNo) for one in LIBRARY.values()}
+movement = {
+    movement.id: _movements.choice(movement.id, movement.label, YesNo)
+    for movement in LIBRARY.values()
+}
 """Movements that the practitioner put in or took out, by name."""

@@ -33,28 +33,28 @@ class PhotoFields:
 
 def photo(id: str) -> PhotoFields:
     """Return the fields of one photograph."""
-    at, points = (
+    place, points = (
         Place(f"{PHOTO_FAMILY}.{id}", group, "photos") for group in ("Photograph", "Points")
     )
     return PhotoFields(
-        view=at.pick("view", "View", VIEWS),
-        posture=at.pick("posture", "Posture", POSTURES),
-        when=at.pick("when", "Taken", TAKEN),
-        known=at.length(
+        view=place.pick("view", "View", VIEWS),
+        posture=place.pick("posture", "Posture", POSTURES),
+        when=place.pick("when", "Taken", TAKEN),
+        known=place.length(
             "known",
             "Known length in the photo",
             20,
             3000,
             help="Between the two scale points, at the same distance from the camera as the client.",
         ),
-        camera=at.length(
+        camera=place.length(
             "camera",
             "Camera to client",
             200,
             20000,
             help="About 3 m is best; under 2 m the angles are unreliable.",
         ),
-        note=at.words("note", "Note", health=True),
+        note=place.words("note", "Note", health=True),
         points={
             mark.id: points.point(mark.id, mark.label, MOST_PX, help=mark.where)
             for mark in LANDMARKS.values()

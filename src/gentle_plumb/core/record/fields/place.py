@@ -117,7 +117,7 @@ class Place:
 
     def time(self, name: str, label: str, **more: Unpack[FieldOptions]) -> Field[float]:
         """Make a time of day, minutes after midnight."""
-        made: Field[float] = Field(
+        field: Field[float] = Field(
             id=self._id(name),
             step=step_of(self.path),
             group=self.group,
@@ -128,14 +128,14 @@ class Place:
             high=24 * 60,
             **more,
         )
-        return made
+        return field
 
     def point(
         self, name: str, label: str, most_px: float, **more: Unpack[FieldOptions]
     ) -> Field[str]:
         """Make a point of a picture: ``x y`` in px from its upper left corner."""
-        made = self._written(name, label, "point", **more)
-        return replace(made, unit="px", low=0, high=most_px)
+        field = self._written(name, label, "point", **more)
+        return replace(field, unit="px", low=0, high=most_px)
 
     def _written(
         self, name: str, label: str, kind: Kind, **more: Unpack[FieldOptions]
@@ -189,7 +189,7 @@ def fields_in(*holders: object) -> tuple[Field[object], ...]:
         elif isinstance(holder, tuple):
             found += fields_in(*holder)
         elif is_dataclass(holder) and not isinstance(holder, type):
-            found += fields_in(*(getattr(holder, one.name) for one in fields(holder)))
+            found += fields_in(*(getattr(holder, field.name) for field in fields(holder)))
     return tuple(dict.fromkeys(found))
 
 

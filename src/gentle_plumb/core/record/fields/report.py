@@ -62,11 +62,11 @@ class CauseFields:
 
 def cause(id: str) -> CauseFields:
     """Return what is kept of the practitioner's word on one cause."""
-    at = Place(f"{CAUSES}.{id}", "Causes", "causes")
+    place = Place(f"{CAUSES}.{id}", "Causes", "causes")
     return CauseFields(
-        words=at.words("words", "In my words", health=True),
-        rank=at.amount("rank", "Place in the order", "", 1, MOST_RANK),
-        left_out=at.choice("left_out", "Left out of the client's paper", YesNo),
+        words=place.words("words", "In my words", health=True),
+        rank=place.amount("rank", "Place in the order", "", 1, MOST_RANK),
+        left_out=place.choice("left_out", "Left out of the client's paper", YesNo),
     )
 
 
@@ -84,10 +84,10 @@ class RequestFields:
 
 def request(id: str) -> RequestFields:
     """Return what the workplace answered to one thing that was asked of it; ``id`` as on its paper."""
-    at = Place(f"{REQUESTS}.{id}", "Asked of the workplace", "requests")
+    place = Place(f"{REQUESTS}.{id}", "Asked of the workplace", "requests")
     return RequestFields(
-        done=at.choice("done", "Done by the workplace", YesNo),
-        note=at.words("note", "Note of the workplace", one_line=True, health=True),
+        done=place.choice("done", "Done by the workplace", YesNo),
+        note=place.words("note", "Note of the workplace", one_line=True, health=True),
     )
 
 

@@ -51,7 +51,7 @@ class SideScreenFields(ScreenFields):
 
 
 def _fields_of(
-    at: Place, kind: Field[ScreenKind], raised: When, *, part: str, side: bool
+    place: Place, kind: Field[ScreenKind], raised: When, *, part: str, side: bool
 ) -> ScreenFields:
     """Make the fields of one screen; the main one decides most, of the others much is only noted.
 
@@ -59,8 +59,8 @@ def _fields_of(
     """
     there: When = kind.among(*ScreenKind) if side else ()
     stands = kind.among(*STANDING) if side else kind.open_or(*STANDING)
-    held = at.choice("held", "Held by", ScreenHolder, when=stands, noted_only=side)
-    stands_on = at.choice(
+    held = place.choice("held", "Held by", ScreenHolder, when=stands, noted_only=side)
+    stands_on = place.choice(
         "stands_on",
         "Stands on",
         StandsOn,
@@ -72,7 +72,7 @@ def _fields_of(
     propped = stands_on.among(StandsOn.RISER, StandsOn.STACK)
     return ScreenFields(
         kind=kind,
-        diagonal=at.amount(
+        diagonal=place.amount(
             "diagonal",
             "Screen diagonal",
             "in",
@@ -82,7 +82,7 @@ def _fields_of(
             needed=not side,
             when=there if side else stands,
         ),
-        aspect=at.choice(
+        aspect=place.choice(
             "aspect",
             "Aspect ratio",
             AspectRatio,
@@ -90,16 +90,18 @@ def _fields_of(
             needed=not side,
             when=there if side else stands,
         ),
-        pixels_across=at.amount(
+        pixels_across=place.amount(
             "pixels_across", "Pixels across", "px", 320, 16000, when=there, noted_only=side
         ),
-        pixels_down=at.amount(
+        pixels_down=place.amount(
             "pixels_down", "Pixels down", "px", 200, 16000, when=there, noted_only=True
         ),
-        scale=at.amount("scale", "Display scaling", "%", 50, 500, when=there, noted_only=side),
-        frame=at.length("frame", "Bezel above the picture", 0, 120, when=stands, noted_only=True),
+        scale=place.amount("scale", "Display scaling", "%", 50, 500, when=there, noted_only=side),
+        frame=place.length(
+            "frame", "Bezel above the picture", 0, 120, when=stands, noted_only=True
+        ),
         held=held,
-        top=at.span(
+        top=place.span(
             "top",
             "Top of picture above the desk",
             50,
@@ -108,7 +110,7 @@ def _fields_of(
             help="The range its stand or arm allows.",
             when=raised,
             noted_only=side,
-            step=at.length(
+            step=place.length(
                 "top_step",
                 "Adjusts in steps of",
                 1,
@@ -119,19 +121,19 @@ def _fields_of(
                 noted_only=side,
             ),
         ),
-        holds=at.choice(
+        holds=place.choice(
             "holds",
             "Arm stays where it is set",
             YesNo,
             when=held.among(ScreenHolder.ARM),
             noted_only=side,
         ),
-        tilt=at.turn("tilt", "Screen tilt", -20, 60, when=stands, noted_only=side),
+        tilt=place.turn("tilt", "Screen tilt", -20, 60, when=stands, noted_only=side),
         stands_on=stands_on,
-        comes_off=at.choice(
+        comes_off=place.choice(
             "comes_off", "Removable", YesNo, part=part, when=propped, noted_only=side
         ),
-        lifted_by=at.length(
+        lifted_by=place.length(
             "lifted_by",
             "Height of what it stands on",
             1,
@@ -140,7 +142,7 @@ def _fields_of(
             when=propped,
             noted_only=side,
         ),
-        depth_behind=at.length(
+        depth_behind=place.length(
             "depth_behind",
             "Depth of stand behind the picture",
             0,
@@ -153,14 +155,14 @@ def _fields_of(
 
 
 def _side(id: str, label: str) -> SideScreenFields:
-    at = Place(f"look.{id}", label, "pieces")
-    kind = at.choice("kind", "Kind of screen", ScreenKind)
+    place = Place(f"look.{id}", label, "pieces")
+    kind = place.choice("kind", "Kind of screen", ScreenKind)
     there = kind.among(*ScreenKind)
-    every = _fields_of(at, kind, there, part="", side=True)
+    every = _fields_of(place, kind, there, part="", side=True)
     return SideScreenFields(
         **vars(every),
-        use=at.choice("use", "Looked at", ScreenUse, when=there),
-        share=at.amount(
+        use=place.choice("use", "Looked at", ScreenUse, when=there),
+        share=place.amount(
             "share",
             "Share of screen time",
             "%",
@@ -169,7 +171,7 @@ def _side(id: str, label: str) -> SideScreenFields:
             when=there,
             help="40 or more beside the main one counts as equal; under 15 as seldom.",
         ),
-        place=at.choice("place", "Stands", ScreenPlace, when=there),
+        place=place.choice("place", "Stands", ScreenPlace, when=there),
     )
 
 

@@ -40,22 +40,22 @@ class RoomFields:
 
 
 def _habit(habit: Habit) -> HabitFields:
-    at = Place(f"look.habit.{habit.id}", "Habits", "habits")
+    place = Place(f"look.habit.{habit.id}", "Habits", "habits")
     standing = habit.posture == "standing"
-    seen = at.choice("", f"{habit.label}, standing" if standing else habit.label, Seen)
+    seen = place.choice("", f"{habit.label}, standing" if standing else habit.label, Seen)
     when = seen.among(Seen.SEEN)
     return HabitFields(
         seen=seen,
-        side=at.choice("side", "Side", HabitSide, when=when),
-        often=at.choice("often", "How often", HabitOften, when=when),
-        note=at.words("note", "Note", health=True, when=when),
+        side=place.choice("side", "Side", HabitSide, when=when),
+        often=place.choice("often", "How often", HabitOften, when=when),
+        note=place.words("note", "Note", health=True, when=when),
     )
 
 
 def _room(item: RoomItem) -> RoomFields:
-    at = Place(f"look.room.{item.id}", item.group, "room")
+    place = Place(f"look.room.{item.id}", item.group, "room")
     seated = item.wheelchair
-    answer = at.pick(
+    answer = place.pick(
         "",
         item.label,
         {"right": item.right, "wrong": item.wrong},
@@ -65,8 +65,8 @@ def _room(item: RoomItem) -> RoomFields:
     wrong = answer.among("wrong")
     return RoomFields(
         answer=answer,
-        note=at.words("note", f"{item.label}: note", health=True, when=wrong),
-        out_of_use=at.words(
+        note=place.words("note", f"{item.label}: note", health=True, when=wrong),
+        out_of_use=place.words(
             "out_of_use",
             f"{item.label}: taken out of use, when",
             when=wrong,
@@ -76,7 +76,7 @@ def _room(item: RoomItem) -> RoomFields:
         )
         if item.safety
         else None,
-        told=at.words(
+        told=place.words(
             "told",
             f"{item.label}: who was told",
             when=wrong,
@@ -89,7 +89,7 @@ def _room(item: RoomItem) -> RoomFields:
     )
 
 
-habit = {one.id: _habit(one) for one in HABITS.values()}
+habit = {habit.id: _habit(habit) for habit in HABITS.values()}
 """Every habit, by name; those seen standing are apart."""
 
 _good = Place("look.good", "Good habits", "habits")

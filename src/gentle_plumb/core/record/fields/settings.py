@@ -41,17 +41,19 @@ class SettingFields:
 
 
 def _setting(posture: Posture, quantity: Quantity) -> SettingFields:
-    at, key = Place(f"set.{posture}", posture.title()), quantity.key
+    place, key = Place(f"set.{posture}", posture.title()), quantity.key
     label = f"{quantity.label}, set as worked out and not measured"
     return SettingFields(
-        measured=at.quantity(quantity, quantity.label, part=key),
-        aimed=at.quantity(quantity, label, name=f"{key}.aimed", part=key),
-        by=at.choice(f"{key}.by", f"{quantity.label}, how it was measured", MeasuredBy, part=key),
+        measured=place.quantity(quantity, quantity.label, part=key),
+        aimed=place.quantity(quantity, label, name=f"{key}.aimed", part=key),
+        by=place.choice(
+            f"{key}.by", f"{quantity.label}, how it was measured", MeasuredBy, part=key
+        ),
     )
 
 
 setting = {
-    posture: {one.key: _setting(posture, one) for one in quantities_set(posture)}
+    posture: {quantity.key: _setting(posture, quantity) for quantity in quantities_set(posture)}
     for posture in POSTURES
 }
 """What was set, by posture and quantity."""
@@ -138,16 +140,16 @@ class ActionFields:
 
 def action(id: str) -> ActionFields:
     """Return the fields of what was said of one step."""
-    at = Place(f"{ACTIONS}.{id}", "Actions", "actions")
-    places = {one.id: one.label for one in REGIONS.values()}
+    place = Place(f"{ACTIONS}.{id}", "Actions", "actions")
+    places = {region.id: region.label for region in REGIONS.values()}
     return ActionFields(
-        state=at.choice("state", "State", ActionAnswer),
-        test=at.choice("test", "Test on the client", StepTest),
-        word=at.choice("word", "The client says", ClientWord, health=True),
-        hurts_at=at.pick("hurts_at", "Where it hurts", places, health=True),
-        because=at.choice("because", "Not today, because", NotToday),
-        owner=at.choice("owner", "By whom", Owner),
-        due=at.date("due", "By when"),
-        aim=at.amount("aim", "Aim when it was set", "", -2000, 5000),
-        stopped_at=at.amount("stopped_at", "Where it stood when it hurt", "", -2000, 5000),
+        state=place.choice("state", "State", ActionAnswer),
+        test=place.choice("test", "Test on the client", StepTest),
+        word=place.choice("word", "The client says", ClientWord, health=True),
+        hurts_at=place.pick("hurts_at", "Where it hurts", places, health=True),
+        because=place.choice("because", "Not today, because", NotToday),
+        owner=place.choice("owner", "By whom", Owner),
+        due=place.date("due", "By when"),
+        aim=place.amount("aim", "Aim when it was set", "", -2000, 5000),
+        stopped_at=place.amount("stopped_at", "Where it stood when it hurt", "", -2000, 5000),
     )

@@ -24,15 +24,15 @@ NOTED_ONLY = frozenset({"task_lamp"})
 
 
 def _support(id: str, label: str, *, thick: bool) -> SupportFields:
-    at = Place(f"look.support.{id}", "Available in the room", "pieces")
-    there = at.choice(
+    place = Place(f"look.support.{id}", "Available in the room", "pieces")
+    there = place.choice(
         "", label, YesNo, part="footrest" if id == "footrest" else "", noted_only=id in NOTED_ONLY
     )
     yes = there.among(YesNo.YES)
     return SupportFields(
         there=there,
-        height=at.length("height", f"{label}, height", 1, 400, when=yes) if thick else None,
-        count=at.amount("count", f"{label}: how many", "", 1, 20, when=yes)
+        height=place.length("height", f"{label}, height", 1, 400, when=yes) if thick else None,
+        count=place.amount("count", f"{label}: how many", "", 1, 20, when=yes)
         if id in STACKED
         else None,
     )
@@ -62,5 +62,5 @@ other_chair = Place("look.other_chair", "Available in the room", "pieces").span(
 )
 """The seat of another chair in the room that could be taken instead."""
 
-thickness = {id: one.height for id, one in at_hand.items() if one.height is not None}
+thickness = {id: fields.height for id, fields in at_hand.items() if fields.height is not None}
 """Thickness or height of what has one, by name."""

@@ -68,15 +68,17 @@ class OwnFindingFields:
 
 
 def _own_number(posture: Posture, quantity: Quantity) -> OwnNumberFields:
-    at = Place(f"work.{posture}", posture.title())
+    place = Place(f"work.{posture}", posture.title())
     return OwnNumberFields(
-        value=at.quantity(quantity, f"{quantity.label}, my number", part=quantity.key),
-        why=at.words(f"{quantity.key}.why", "Why", part=quantity.key, health=True),
+        value=place.quantity(quantity, f"{quantity.label}, my number", part=quantity.key),
+        why=place.words(f"{quantity.key}.why", "Why", part=quantity.key, health=True),
     )
 
 
 own_number = {
-    posture: {one.key: _own_number(posture, one) for one in own_numbers(posture)}
+    posture: {
+        own_number.key: _own_number(posture, own_number) for own_number in own_numbers(posture)
+    }
     for posture in POSTURES
 }
 """Numbers of one's own, by posture and quantity."""
@@ -109,16 +111,16 @@ angle = {
 
 
 def _positions(question: PolicyQuestion) -> dict[str, Field[str]]:
-    offered = {one.id: one.label for one in question.positions}
+    offered = {position.id: position.label for position in question.positions}
     seated = Place("work.policy", "Policies", "policies")
-    made = {question.id: seated.pick(question.id, question.label, offered)}
+    fields = {question.id: seated.pick(question.id, question.label, offered)}
     if question.standing:
         standing, id = (
             Place("work.policy", "Policies, standing", "policies"),
             STANDING + question.id,
         )
-        made[id] = standing.pick(id, question.label, offered)
-    return made
+        fields[id] = standing.pick(id, question.label, offered)
+    return fields
 
 
 policy = {
@@ -131,12 +133,12 @@ policy = {
 
 def finding(id: str) -> FindingFields:
     """Return what is kept of the practitioner's word on one finding; ``id`` as in its path."""
-    at = Place(f"{FINDINGS}.{id}", "Findings", "findings")
+    place = Place(f"{FINDINGS}.{id}", "Findings", "findings")
     return FindingFields(
-        verdict=at.choice("verdict", "Verdict", Verdict),
-        words=at.words("words", "My wording", health=True),
-        reason=at.words("reason", "Reason for dismissing", health=True),
-        workplace=at.choice("workplace", "My words on the workplace's paper, too", YesNo),
+        verdict=place.choice("verdict", "Verdict", Verdict),
+        words=place.words("words", "My wording", health=True),
+        reason=place.words("reason", "Reason for dismissing", health=True),
+        workplace=place.choice("workplace", "My words on the workplace's paper, too", YesNo),
     )
 
 
@@ -151,11 +153,11 @@ def taken(key: str) -> Field[YesNo]:
 
 def own_finding(id: str) -> OwnFindingFields:
     """Return what is kept of one finding of the practitioner's own."""
-    at = Place(f"{OWN_FINDINGS}.{id}", "Findings", "findings")
+    place = Place(f"{OWN_FINDINGS}.{id}", "Findings", "findings")
     return OwnFindingFields(
-        title=at.words("title", "What I found", health=True),
-        why=at.words("why", "Why it matters", health=True),
-        do=at.words("do", "What to do", health=True),
-        severity=at.choice("severity", "Severity", Severity),
-        workplace=at.choice("workplace", "On the workplace's paper, too", YesNo),
+        title=place.words("title", "What I found", health=True),
+        why=place.words("why", "Why it matters", health=True),
+        do=place.words("do", "What to do", health=True),
+        severity=place.choice("severity", "Severity", Severity),
+        workplace=place.choice("workplace", "On the workplace's paper, too", YesNo),
     )

@@ -203,7 +203,7 @@ export class ChangeQueue {
   }
 
   private sendHere(): void {
-    for (const change of this.queue.filter((one) => one.here)) {
+    for (const change of this.queue.filter((pending) => pending.here)) {
       change.here = false;
       const cell = this.cell(change.path);
       if (cell.state === "here") this.cells.set(change.path, { ...cell, state: "waiting" });
@@ -265,14 +265,14 @@ export class ChangeQueue {
     if (this.sending) return;
     this.sending = true;
     while (!this.signedOut) {
-      const change = this.queue.find((one) => !one.here);
+      const change = this.queue.find((pending) => !pending.here);
       if (!change) break;
       this.current = change;
       if (change.expected < 0) change.expected = this.cell(change.path).version;
       const done = await this.send(change);
       this.current = null;
       if (done) {
-        if (!change.here) this.queue = this.queue.filter((one) => one !== change);
+        if (!change.here) this.queue = this.queue.filter((pending) => pending !== change);
         this.failures = 0;
       } else if (!this.signedOut) {
         const wait = RETRY_MS[Math.min(this.failures, RETRY_MS.length - 1)] ?? 8000;
@@ -334,15 +334,17 @@ export class ChangeQueue {
 
   /** This device has it: it takes the place of what was typed here before, upon the same version. */
   private takenHere(change: Pending, answer: Answer, newer: boolean): void {
-    const before = this.queue.find((one) => one !== change && one.path === change.path && one.here);
+    const before = this.queue.find(
+      (pending) => pending !== change && pending.path === change.path && pending.here,
+    );
     change.here = true;
     if (before && change.path.startsWith(CONSENT)) {
       change.expected = -1; // what a consent takes with it, it takes on the server as well: one after the other
     } else if (before) {
       change.expected = before.expected;
       this.queue = this.queue
-        .filter((one) => one !== change)
-        .map((one) => (one === before ? change : one));
+        .filter((pending) => pending !== change)
+        .map((pending) => (pending === before ? change : pending));
     }
     this.cells.set(change.path, fieldTakenHere(this.cell(change.path), change, answer, newer));
   }
@@ -357,7 +359,7 @@ export class ChangeQueue {
     return {
       cells: new Map(this.cells),
       pending: this.queue.length,
-      here: this.queue.filter((one) => one.here).length,
+      here: this.queue.filter((pending) => pending.here).length,
       onDisk: this.onDisk,
       offline: this.failures > 0,
       signedOut: this.signedOut,

@@ -37,7 +37,7 @@ async function mergeOnce(queries: QueryClient, wasAway: boolean): Promise<void> 
   if (nothing && !wasAway) return;
   const touched = new Set([
     ...waiting.getState().keys(),
-    ...liveQueues().map((one) => one.visitId),
+    ...liveQueues().map((liveQueue) => liveQueue.visitId),
   ]);
   await sendOut(true, sendLater);
   for (const visitId of touched) {
@@ -54,7 +54,7 @@ async function mergeOnce(queries: QueryClient, wasAway: boolean): Promise<void> 
 }
 
 async function sendWordsOf(visitId: string, queries: QueryClient): Promise<void> {
-  const open = liveQueues().find((one) => one.visitId === visitId);
+  const open = liveQueues().find((liveQueue) => liveQueue.visitId === visitId);
   if (open) {
     open.goOn();
     await whenSent(open);

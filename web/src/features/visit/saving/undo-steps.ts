@@ -13,7 +13,7 @@ export class UndoSteps {
 
   /** Note what a field said before a step; once for each. */
   note(path: string, typed: string, step: number): void {
-    if (this.undoable.some((one) => one.path === path && one.step === step)) return;
+    if (this.undoable.some((undoable) => undoable.path === path && undoable.step === step)) return;
     this.undoable.push({ path, typed, step });
   }
 
@@ -21,8 +21,8 @@ export class UndoSteps {
   back(now: (path: string) => string): readonly { path: string; typed: string }[] {
     const last = this.undoable.at(-1);
     if (!last) return [];
-    const mine = this.undoable.filter((one) => one.step === last.step);
-    this.undoable = this.undoable.filter((one) => one.step !== last.step);
+    const mine = this.undoable.filter((undoable) => undoable.step === last.step);
+    this.undoable = this.undoable.filter((undoable) => undoable.step !== last.step);
     this.redoable = mine.map(({ path }) => [path, now(path)]);
     return mine.reverse();
   }
@@ -36,6 +36,6 @@ export class UndoSteps {
 
   /** Nothing of before is taken back: of a field, or of all. */
   forget(path?: string): void {
-    this.undoable = path ? this.undoable.filter((one) => one.path !== path) : [];
+    this.undoable = path ? this.undoable.filter((undoable) => undoable.path !== path) : [];
   }
 }

@@ -87,7 +87,9 @@ test("a field typed into again and again without network is one change upon the 
   expect(queue.cell("seat")).toMatchObject({ typed: "48", version: 4, state: "here" });
   expect(queue.allHere).toBe(true);
   await back(queue);
-  expect(sent.map((one) => [one.path, one.typed, one.expected_version])).toEqual([
+  expect(
+    sent.map((entryChange) => [entryChange.path, entryChange.typed, entryChange.expected_version]),
+  ).toEqual([
     ["seat", "48", 4],
     ["surface", "72", 0],
   ]);
@@ -101,7 +103,9 @@ test("consents go one after the other: each takes things with it", async () => {
   queue.adopt({ reason: entry("reason", "", 2) }, true); // the consent has taken it along
   expect(queue.cell("reason")).toMatchObject({ typed: "", state: "kept" });
   await back(queue);
-  expect(sent.map((one) => [one.path, one.typed, one.expected_version])).toEqual([
+  expect(
+    sent.map((entryChange) => [entryChange.path, entryChange.typed, entryChange.expected_version]),
+  ).toEqual([
     [consent, "yes", 0],
     [consent, "no", 1],
   ]);
@@ -129,8 +133,8 @@ test("a text the device refuses leaves the one before it on its way", async () =
 });
 
 test("what several tabs left is one: a later text stands over an earlier one, upon its version", () => {
-  const words = (at: number, typed: string, expected: number): Words => ({
-    at,
+  const words = (value: number, typed: string, expected: number): Words => ({
+    at: value,
     queue: [{ path: "seat", typed, expected }],
     cells: [["seat", { typed }]],
   });

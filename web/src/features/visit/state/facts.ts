@@ -39,6 +39,6 @@ export function memberField(
   family: string,
   member: string,
 ): Field | undefined {
-  const field = catalogue.families.find((one) => one.id === family);
+  const field = catalogue.families.find((field) => field.id === family);
   return field && { ...field, id: field.id.replace("*", member) };
 }

@@ -19,9 +19,9 @@ export function useWorkup(): Workup | undefined {
 
 /** The row of the workup for a posture and key. */
 export function rowOf(
-  worked: Workup | undefined,
+  drawnVisit: Workup | undefined,
   posture: string,
   key: string,
 ): Schemas["RowView"] | undefined {
-  return worked?.rows.find((row) => row.posture === posture && row.key === key);
+  return drawnVisit?.rows.find((row) => row.posture === posture && row.key === key);
 }

@@ -32,7 +32,7 @@ export function useWhatIf(): WhatIfState {
 /** The rows to show: what is tried where something is, else what is kept. */
 export function rowsOf(
   trial: WhatIfState,
-  worked: Schemas["DrawnVisit"] | undefined,
+  drawnVisit: Schemas["DrawnVisit"] | undefined,
 ): readonly Schemas["RowView"][] {
-  return trial.tried?.rows ?? worked?.rows ?? [];
+  return trial.tried?.rows ?? drawnVisit?.rows ?? [];
 }

@@ -17,7 +17,7 @@ export function heldBy(
   rows: readonly Row[],
   scene: Scene,
 ): Held | null {
-  const ring = scene.grips?.find((one) => one.field === part && one.posture === posture);
+  const ring = scene.grips?.find((grip) => grip.field === part && grip.posture === posture);
   if (ring)
     return {
       path: ring.field,
@@ -29,7 +29,7 @@ export function heldBy(
     };
   const own = posture === "plan" ? "seated" : posture;
   const key = part === "keys" ? "surface" : part; // the keys move with what they stand on
-  const row = rows.find((one) => one.key === key && one.posture === own);
+  const row = rows.find((row) => row.key === key && row.posture === own);
   const way = row?.drag;
   const start = row?.at.setting;
   if (!way || start == null || (way === "across") !== (posture === "plan")) return null;

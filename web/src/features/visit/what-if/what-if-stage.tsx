@@ -9,11 +9,11 @@ import { WhatIfBar } from "./what-if-bar";
 /** The drawing with what is tried in it, and a hand on its pieces. */
 export function WhatIfStage({ dragged, away }: { dragged: boolean; away: boolean }) {
   const { fields, unit } = useVisitFacts();
-  const worked = useDrawn();
+  const drawnVisit = useDrawn();
   const bench = useBench();
   const trial = useWhatIf();
-  const scene = trial.tried?.scene ?? worked?.scene;
-  const rows = rowsOf(trial, worked);
+  const scene = trial.tried?.scene ?? drawnVisit?.scene;
+  const rows = rowsOf(trial, drawnVisit);
   const held = useRef<Held | null>(null);
   const grab = useCallback(
     (part: string, posture: string) => {

@@ -67,7 +67,7 @@ describe("the bench of what if", () => {
     for (const typed of ["70", "71", "72"]) store.put("work.seated.surface", typed);
     await runner.answer({ over: 1 });
     await runner.answer({ over: 2 });
-    expect(runner.asked.map((one) => one.tries["work.seated.surface"])).toEqual(["70", "72"]);
+    expect(runner.asked.map((whatIf) => whatIf.tries["work.seated.surface"])).toEqual(["70", "72"]);
     expect(store.read().tried?.over).toBe(2);
   });
 
@@ -75,12 +75,12 @@ describe("the bench of what if", () => {
     store.put("work.seated.surface", "70");
     await runner.answer({ over: 1, rows: [{ key: "seat", setting: "46.0" }] });
     const [seat] = store.read().tried?.rows ?? [];
-    const told = vi.fn();
-    store.store.subscribe(told);
+    const mock = vi.fn();
+    store.store.subscribe(mock);
     store.put("work.seated.surface", "71");
-    expect(told).not.toHaveBeenCalled();
+    expect(mock).not.toHaveBeenCalled();
     await runner.answer({ over: 2, rows: [{ key: "seat", setting: "46.0" }] });
-    expect(told).toHaveBeenCalledTimes(1);
+    expect(mock).toHaveBeenCalledTimes(1);
     expect(store.read().tried?.rows[0]).toBe(seat);
   });
 

@@ -12,10 +12,10 @@ export function Conditions({ onDone }: { onDone: () => void }) {
   const { fields, unit, readOnly } = useVisitFacts();
   const queue = useQueue();
   const cells = useCells();
-  const worked = useWorkup();
+  const drawnVisit = useWorkup();
   const groups = fields.filter((field) => /^ask\.care\.[a-z_0-9]+$/.test(field.id));
   const open = groups.filter((group) => !cells.get(group.id)?.typed);
-  const field = (id: string) => fields.find((one) => one.id === id);
+  const field = (id: string) => fields.find((field) => field.id === id);
   const untouched = open.length === groups.length;
   const none = () => {
     queue.typeAll(
@@ -36,11 +36,11 @@ export function Conditions({ onDone }: { onDone: () => void }) {
       )}
       <ul className="border-t border-ink desk:columns-2 desk:gap-x-10">
         {groups.map((group) => {
-          const care = worked?.cares.find((one) => `ask.care.${one.id}` === group.id);
+          const care = drawnVisit?.cares.find((care) => `ask.care.${care.id}` === group.id);
           const note = field(`${group.id}.note`);
           const more = ["part", "side"]
             .map((name) => field(`${group.id}.${name}`))
-            .filter((one) => one !== undefined);
+            .filter((field) => field !== undefined);
           const said = cells.get(group.id)?.typed;
           const on = said === "yes" || (!said && care !== undefined);
           return (
@@ -53,8 +53,8 @@ export function Conditions({ onDone }: { onDone: () => void }) {
               )}
               {on && (
                 <div className="mt-1 mb-2 space-y-2 border-l-4 border-ink pl-3 text-sm">
-                  {more.map((one) => (
-                    <FieldRow key={one.id} field={one} />
+                  {more.map((field) => (
+                    <FieldRow key={field.id} field={field} />
                   ))}
                   {care && <Limits care={care} />}
                   {care && <Question care={care} />}
@@ -70,9 +70,9 @@ export function Conditions({ onDone }: { onDone: () => void }) {
         In degrees, as measured or as the clinician says. Seat, movements and papers keep to them.
       </p>
       {fields
-        .filter((one) => one.id.startsWith("ask.joint."))
-        .map((one) => (
-          <FieldRow key={one.id} field={one} />
+        .filter((field) => field.id.startsWith("ask.joint."))
+        .map((field) => (
+          <FieldRow key={field.id} field={field} />
         ))}
     </div>
   );
@@ -81,11 +81,11 @@ export function Conditions({ onDone }: { onDone: () => void }) {
 /** The letter that asks whoever has the word on a condition; where standing waits, how much and from when. */
 function Question({ care }: { care: Schemas["PrecautionView"] }) {
   const { visit, fields, unit } = useVisitFacts();
-  const stands = care.limits.some((one) => one.binds?.endsWith("_standing"));
+  const stands = care.limits.some((limit) => limit.binds?.endsWith("_standing"));
   const asked = ["standing", "from"]
-    .map((name) => fields.find((one) => one.id === `ask.question.${name}`))
-    .filter((one) => one !== undefined);
-  if (care.limits.every((one) => one.binds === null)) return null;
+    .map((name) => fields.find((field) => field.id === `ask.question.${name}`))
+    .filter((field) => field !== undefined);
+  if (care.limits.every((limit) => limit.binds === null)) return null;
   return (
     <details>
       <summary className="flex min-h-11 items-center desk:min-h-8">
@@ -93,12 +93,12 @@ function Question({ care }: { care: Schemas["PrecautionView"] }) {
       </summary>
       {stands && (
         <div className="mb-2 grid gap-2 sm:grid-cols-2">
-          {asked.map((one) => (
+          {asked.map((field) => (
             <FieldRow
-              key={one.id}
+              key={field.id}
               field={{
-                ...one,
-                label: one.id.endsWith("from") ? "Asked: from" : "Asked: standing in each hour",
+                ...field,
+                label: field.id.endsWith("from") ? "Asked: from" : "Asked: standing in each hour",
               }}
             />
           ))}
@@ -120,10 +120,10 @@ function Question({ care }: { care: Schemas["PrecautionView"] }) {
 function Limits({ care }: { care: Schemas["PrecautionView"] }) {
   return (
     <ul>
-      {care.limits.map((one) => (
-        <li key={one.id} className="py-1">
-          <p className={one.cleared ? "text-soft line-through" : ""}>{one.says}</p>
-          <Clearing care={care} limit={one} />
+      {care.limits.map((limit) => (
+        <li key={limit.id} className="py-1">
+          <p className={limit.cleared ? "text-soft line-through" : ""}>{limit.says}</p>
+          <Clearing care={care} limit={limit} />
         </li>
       ))}
     </ul>

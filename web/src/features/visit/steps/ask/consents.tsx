@@ -12,9 +12,12 @@ export function Consents({ onDone }: { onDone: () => void }) {
   const { catalogue, unit, readOnly } = useVisitFacts();
   const queue = useQueue();
   const cells = useCells();
-  const open = catalogue.consents.filter((one) => !cells.get(`ask.consent.${one.id}`)?.typed);
+  const open = catalogue.consents.filter(
+    (consent) => !cells.get(`ask.consent.${consent.id}`)?.typed,
+  );
   const all = () => {
-    for (const one of open) queue.type(`ask.consent.${one.id}`, "yes", unit, { undo: true });
+    for (const consent of open)
+      queue.type(`ask.consent.${consent.id}`, "yes", unit, { undo: true });
     onDone();
   };
   return (
@@ -47,7 +50,7 @@ function One({ consent }: { consent: Schemas["Consent"] }) {
   const held = cell?.held;
   /** What was said before: that it was given stays known when it is withdrawn. */
   const earlier = visit.consents.filter(
-    (one) => one.path === path && held && one.version < held.version,
+    (consent) => consent.path === path && held && consent.version < held.version,
   );
   const set = (value: string) => queue.type(path, value, unit, { undo: true }); // never by z
   return (
@@ -73,9 +76,9 @@ function One({ consent }: { consent: Schemas["Consent"] }) {
             <span className="text-soft">Not yet asked</span>
           )}
         </p>
-        {earlier.map((one) => (
-          <p key={one.version} className="figures text-sm text-soft">
-            {WORDS[one.typed]} on {longDate(one.changed_at)}, noted by {one.changed_by}
+        {earlier.map((entry) => (
+          <p key={entry.version} className="figures text-sm text-soft">
+            {WORDS[entry.typed]} on {longDate(entry.changed_at)}, noted by {entry.changed_by}
           </p>
         ))}
       </div>

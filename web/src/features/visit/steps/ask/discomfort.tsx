@@ -102,13 +102,13 @@ function Strength({ value, onValue }: { value: number; onValue: (value: number) 
         onValueChange={(next) => onValue(Number(next))}
         className="grid grid-cols-6 gap-1"
       >
-        {STRENGTHS.map((one) => (
+        {STRENGTHS.map((strength) => (
           <RadioGroup.Item
-            key={one}
-            value={one}
+            key={strength}
+            value={strength}
             className="figures min-h-11 border border-ink/40 text-lg data-[state=checked]:border-ink data-[state=checked]:bg-ink data-[state=checked]:text-ground"
           >
-            {one}
+            {strength}
           </RadioGroup.Item>
         ))}
       </RadioGroup.Root>

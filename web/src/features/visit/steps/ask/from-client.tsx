@@ -14,7 +14,7 @@ export function FromClient() {
       ? link.visit_id === visit.id
       : link.visit_id !== visit.id && dayOf(new Date(sent)) <= visit.started_on;
   const [last] = links
-    .flatMap((link) => link.rounds.filter((one) => one.sent_at && about(link, one.sent_at)))
+    .flatMap((link) => link.rounds.filter((round) => round.sent_at && about(link, round.sent_at)))
     .sort((a, b) => (b.sent_at ?? "").localeCompare(a.sent_at ?? ""));
   if (!last) return null;
   return (

@@ -21,15 +21,17 @@ const groupOf = (fields: readonly Field[]) =>
 /** What the hours come to, and whether that can be so. */
 function Sum({ fields }: { fields: readonly Field[] }) {
   const cells = useCells();
-  const worked = useWorkup();
-  if (!worked) return null;
+  const drawnVisit = useWorkup();
+  if (!drawnVisit) return null;
   const hours = (field: Field) => Number(cells.get(field.id)?.held?.value) || 0;
   const parts = fields.filter((field) => field.id.startsWith("ask.hours.") && hours(field) > 0);
   const whole = parts.reduce((sum, field) => sum + hours(field), 0);
   return (
     <div className="sticky top-0 z-10 mb-4 border-b border-hair bg-paper pb-3">
       <p className="figures text-right">
-        <span className="text-lg font-semibold">{worked.hours.toLocaleString("en-GB")}&nbsp;h</span>{" "}
+        <span className="text-lg font-semibold">
+          {drawnVisit.hours.toLocaleString("en-GB")}&nbsp;h
+        </span>{" "}
         in all
       </p>
       {whole > 0 && (
@@ -44,9 +46,9 @@ function Sum({ fields }: { fields: readonly Field[] }) {
           ))}
         </div>
       )}
-      {worked.hours_doubt && (
+      {drawnVisit.hours_doubt && (
         <p role="alert" className="mt-1 text-sm">
-          {worked.hours_doubt}
+          {drawnVisit.hours_doubt}
         </p>
       )}
     </div>

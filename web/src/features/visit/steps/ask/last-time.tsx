@@ -12,7 +12,7 @@ export function LastTime() {
     ["Consents", since.consents],
     [
       "Asked of the workplace",
-      since.tasks.map((one) => `${one.title}: ${one.answer || "no answer yet"}`),
+      since.tasks.map((task) => `${task.title}: ${task.answer || "no answer yet"}`),
     ],
   ];
   return (

@@ -17,7 +17,7 @@ export function RedFlags({ onDone }: { onDone: () => void }) {
   const signs = fields.filter((field) => ANSWERED.test(field.id));
   const other = fields.find((field) => field.id === fieldId("ask.warning"));
   const said = cells.get(fieldId("ask.warning"))?.typed ?? "";
-  const open = [...signs, ...(other ? [other] : [])].filter((one) => !cells.get(one.id)?.typed);
+  const open = [...signs, ...(other ? [other] : [])].filter((sign) => !cells.get(sign.id)?.typed);
   const none = () =>
     queue.typeAll(
       open.map(({ id }) => [id, id === other?.id ? "none" : "no"] as const),
@@ -93,7 +93,7 @@ function FlagAnswer({
   const queue = useQueue();
   const cells = useCells();
   const me = useMe().data;
-  const field = (id: string) => fields.find((one) => one.id === id);
+  const field = (id: string) => fields.find((field) => field.id === id);
   const sign = field(path);
   const [to, done, by, letter, callBack, called, answer, answeredBy, answeredOn, standing] = [
     "to",

@@ -28,7 +28,7 @@ export function LookPanel() {
   const { fields } = useVisitFacts();
   const cells = useCells();
   const { part, setPart, go } = useNavigation();
-  const present = IDS.find((one) => one === part) ?? "walk";
+  const present = IDS.find((id) => id === part) ?? "walk";
   usePicked((_, posture) => {
     if (posture !== "habit" && present !== "walk") setPart("walk");
     return false;

@@ -17,7 +17,7 @@ type Piece = Schemas["PieceView"];
 export function Pieces() {
   const { catalogue, fields, readOnly } = useVisitFacts();
   const cells = useCells();
-  const worked = useWorkup();
+  const drawnVisit = useWorkup();
   const { sought } = useNavigation();
   const [open, setOpen] = useState<string | null>("chair");
   useEffect(() => {
@@ -84,9 +84,9 @@ export function Pieces() {
                   </div>
                 )}
                 <FieldsForm fields={mine} />
-                {piece.id === "desk" && worked?.display && (
+                {piece.id === "desk" && drawnVisit?.display && (
                   <p className="mt-2 border-l-4 border-ink pl-3" role="status">
-                    {worked.display} Set gives the height the display should show.
+                    {drawnVisit.display} Set gives the height the display should show.
                   </p>
                 )}
               </div>

@@ -20,7 +20,7 @@ export function Room() {
       unanswered.map((path) => [path, "right"] as const),
       unit,
     );
-  const field = (id: string) => fields.find((one) => one.id === id);
+  const field = (id: string) => fields.find((field) => field.id === id);
   const groups = [...new Set(catalogue.room.map((item) => item.group))];
   return (
     <div>
@@ -69,7 +69,7 @@ function Light() {
   const cells = useCells();
   const meter = useLightMeter();
   const task = cells.get(fieldId("look.room.light_for"))?.typed ?? "";
-  const band = catalogue.light.find((one) => one.id === (task || "screen"));
+  const band = catalogue.light.find((lightTask) => lightTask.id === (task || "screen"));
   const mine = fields.filter(
     (field) => field.id === fieldId("look.room.light_for") || field.id === fieldId("look.room.lux"),
   );

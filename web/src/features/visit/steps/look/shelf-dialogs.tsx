@@ -52,7 +52,7 @@ export function FromShelf({
       ]),
     );
     const changes = fields
-      .filter((field) => mine.some((one) => one.paths.includes(field.id)))
+      .filter((field) => mine.some((piece) => piece.paths.includes(field.id)))
       .map((field) => [field.id, renamed[field.id] ?? ""] as const)
       .filter(([path, typed]) => (cells.get(path)?.typed ?? "") !== typed);
     queue.typeAll(id ? [...changes, [fieldId("look.workstation"), id]] : changes, unit);

@@ -12,7 +12,7 @@ const [seat, depth, surface, tilt, screen] = [
 ];
 const all = [seat, depth, surface, tilt, screen];
 const after = (now: typeof seat, ...typed: string[]) =>
-  nextOf(all, now, (one) => typed.includes(one.id))?.id;
+  nextOf(all, now, (field) => typed.includes(field.id))?.id;
 
 test("Enter goes on to what the targets still need, past what is there", () => {
   expect(after(seat)).toBe("surface");

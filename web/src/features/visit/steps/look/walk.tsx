@@ -41,7 +41,7 @@ export function Walk() {
   }, [chosen, now]);
   usePicked((part, posture) => {
     const start = posture === "standing" ? "look.found_standing." : "look.found.";
-    const field = list.find((one) => one.part === part && one.id.startsWith(start));
+    const field = list.find((field) => field.part === part && field.id.startsWith(start));
     if (field) choose(field.id);
     return field !== undefined;
   });

@@ -133,14 +133,14 @@ function Ticked({
     <section className="mt-4" aria-label={title}>
       <h3 className="border-b border-ink pb-1 text-sm font-semibold">{title}</h3>
       <ul>
-        {items.map((one) => (
-          <li key={one.id} className="border-b border-hair">
+        {items.map((item) => (
+          <li key={item.id} className="border-b border-hair">
             <CheckBox
-              checked={cells.get(path(one.id))?.typed === "seen"}
+              checked={cells.get(path(item.id))?.typed === "seen"}
               disabled={readOnly}
-              onChange={(on) => queue.type(path(one.id), on ? "seen" : "", unit)}
+              onChange={(on) => queue.type(path(item.id), on ? "seen" : "", unit)}
             >
-              {one.label}
+              {item.label}
             </CheckBox>
           </li>
         ))}
@@ -158,7 +158,7 @@ function said(
   return ["often", "side"]
     .map((what) => {
       const path = `look.habit.${id}.${what}`;
-      const field = fields.find((one) => one.id === path);
+      const field = fields.find((field) => field.id === path);
       return field?.choices.find(([value]) => value === cells.get(path)?.typed)?.[1] ?? "";
     })
     .filter(Boolean)

@@ -14,13 +14,13 @@ function ofWhom(sex: string | null): string {
 const PLOT = { width: 300, height: 74 };
 
 /** Where a value is from, and what it was at earlier visits. */
-export function Before({ one }: { one: Schemas["Measured"] }) {
+export function Before({ measured }: { measured: Schemas["Measured"] }) {
   const { catalogue, unit, readOnly, fields, visit } = useVisitFacts();
   const queue = useQueue();
   const cells = useCells();
   const id = useId();
-  const start = `measure.${one.dimension}`;
-  const last = one.past[0];
+  const start = `measure.${measured.dimension}`;
+  const last = measured.past[0];
   const empty = !cells.get(`${start}.first`)?.typed;
   const carry = () => {
     if (!last) return;
@@ -34,7 +34,7 @@ export function Before({ one }: { one: Schemas["Measured"] }) {
     );
   };
   const about = (what: string) => fields.find((field) => field.id === `${start}.${what}`);
-  const elsewhere = one.origin !== "measured";
+  const elsewhere = measured.origin !== "measured";
   const shown = ["with", "origin", ...(elsewhere ? ["taken_on", "taken_by"] : [])]
     .map(about)
     .filter((field) => field !== undefined);
@@ -46,27 +46,27 @@ export function Before({ one }: { one: Schemas["Measured"] }) {
           Carry over {last.value} {unit} from {last.day}
         </Button>
       )}
-      {one.history.length > 0 && (
+      {measured.history.length > 0 && (
         <figure aria-labelledby={`${id}-plot`} className="mt-2">
           <figcaption id={`${id}-plot`} className="text-soft">
             Earlier visits
             <span className="sr-only">
-              : {one.past.map((past) => `${past.day} ${past.value} ${unit}`).join("; ")}; now{" "}
-              {one.value} {unit}
+              : {measured.past.map((past) => `${past.day} ${past.value} ${unit}`).join("; ")}; now{" "}
+              {measured.value} {unit}
             </span>
           </figcaption>
-          <Marks marks={one.history} inks={catalogue.inks} {...PLOT} />
+          <Marks marks={measured.history} inks={catalogue.inks} {...PLOT} />
         </figure>
       )}
-      {one.value && (
+      {measured.value && (
         <details>
           <summary className="min-h-8 cursor-pointer content-center text-soft">
-            {one.percentile ? "Source and percentile" : "Source"}
+            {measured.percentile ? "Source and percentile" : "Source"}
           </summary>
           <div className="space-y-2">
-            {one.percentile && (
+            {measured.percentile && (
               <p>
-                {one.percentile} percentile of {ofWhom(visit.client.sex)}.
+                {measured.percentile} percentile of {ofWhom(visit.client.sex)}.
               </p>
             )}
             {held && (

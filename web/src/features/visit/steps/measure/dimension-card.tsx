@@ -11,76 +11,85 @@ import { Readings } from "./readings";
 type Measured = Schemas["Measured"];
 
 /** One dimension: how it is taken, its readings, what they come to, and what is doubtful. */
-export function DimensionCard({ one, onStep }: { one: Measured; onStep: (by: number) => void }) {
+export function DimensionCard({
+  measured,
+  onStep,
+}: {
+  measured: Measured;
+  onStep: (by: number) => void;
+}) {
   const { catalogue, unit, readOnly } = useVisitFacts();
   const cells = useCells();
   const id = useId();
-  const entry = catalogue.dimensions.find((each) => each.id === one.dimension);
+  const entry = catalogue.dimensions.find((each) => each.id === measured.dimension);
   if (!entry) return null;
-  const many = one.needs_third || !!cells.get(`measure.${one.dimension}.third`)?.typed;
+  const many = measured.needs_third || !!cells.get(`measure.${measured.dimension}.third`)?.typed;
   return (
     <section
       aria-labelledby={`${id}-name`}
       className="mt-2 border border-ink/40 bg-ground p-4"
-      data-dimension={one.dimension}
+      data-dimension={measured.dimension}
     >
       <p className="text-sm text-soft">
         {entry.posture === "seated" ? "Seated" : "Standing"}, {SEEN[entry.view]};{" "}
         {TOOLS[entry.instrument]}
       </p>
       <h3 id={`${id}-name`} className="text-2xl leading-8">
-        {one.label}
+        {measured.label}
       </h3>
       <p>{entry.how}</p>
       <p className="mb-2 text-sm text-soft">
-        {isoName(one.label, entry.iso_name)}For: {entry.used_for}. Watch: {entry.mistakes.join(" ")}
+        {isoName(measured.label, entry.iso_name)}For: {entry.used_for}. Watch:{" "}
+        {entry.mistakes.join(" ")}
       </p>
-      <Readings one={one} entry={entry} many={many} id={id} onStep={onStep} />
+      <Readings measured={measured} entry={entry} many={many} id={id} onStep={onStep} />
       <div className="mt-2 min-h-6" aria-live="polite">
-        {one.skipped && !one.value && <p>Left out: {one.skipped.toLowerCase()}.</p>}
-        {one.needs_third && (
+        {measured.skipped && !measured.value && <p>Left out: {measured.skipped.toLowerCase()}.</p>}
+        {measured.needs_third && (
           <p>
             The readings differ by{" "}
             <b className="figures">
-              {one.spread} {unit}
+              {measured.spread} {unit}
             </b>
             : take a third.
           </p>
         )}
-        {one.value && (
+        {measured.value && (
           <p className="flex flex-wrap items-center gap-x-2">
-            {one.done ? (
+            {measured.done ? (
               <Check size={18} aria-hidden="true" />
             ) : (
               <CircleDashed size={18} aria-hidden="true" />
             )}
             <b className="figures text-lg">
-              {one.value} {unit}
+              {measured.value} {unit}
             </b>
-            <span className="figures text-soft">± {one.plus_minus}</span>
+            <span className="figures text-soft">± {measured.plus_minus}</span>
             <span className="text-sm text-soft">
-              {one.by}
-              {one.heel && `, heel of ${one.heel} taken off`}
+              {measured.by}
+              {measured.heel && `, heel of ${measured.heel} taken off`}
             </span>
           </p>
         )}
-        {one.source && <p className="text-sm">{one.source}.</p>}
-        {!one.value && one.estimate && (
+        {measured.source && <p className="text-sm">{measured.source}.</p>}
+        {!measured.value && measured.estimate && (
           <p>
             <b className="figures">
-              ~ {one.estimate} {unit}
+              ~ {measured.estimate} {unit}
             </b>{" "}
-            <span className="figures text-soft">± {one.estimate_plus_minus}</span>{" "}
-            <span className="text-sm text-soft">estimated {one.basis}</span>
+            <span className="figures text-soft">± {measured.estimate_plus_minus}</span>{" "}
+            <span className="text-sm text-soft">estimated {measured.basis}</span>
           </p>
         )}
-        {!one.value && !one.estimate && !one.needs_third && one.basis && !one.skipped && (
-          <p className="text-sm text-soft">{one.basis}</p>
-        )}
-        <Doubts one={one} />
+        {!measured.value &&
+          !measured.estimate &&
+          !measured.needs_third &&
+          measured.basis &&
+          !measured.skipped && <p className="text-sm text-soft">{measured.basis}</p>}
+        <Doubts measured={measured} />
       </div>
-      {!readOnly && <LeaveOut one={one} canGuess={entry.can_guess} />}
-      <Before one={one} />
+      {!readOnly && <LeaveOut measured={measured} canGuess={entry.can_guess} />}
+      <Before measured={measured} />
     </section>
   );
 }

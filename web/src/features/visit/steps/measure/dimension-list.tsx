@@ -12,21 +12,25 @@ export function DimensionList({
   present: string | null;
   onChoose: (name: string) => void;
 }) {
-  const listed = all.filter((one) => one.listed);
-  const rest = all.filter((one) => !one.listed);
+  const listed = all.filter((measured) => measured.listed);
+  const rest = all.filter((measured) => !measured.listed);
   return (
     <div className="mt-4">
       {(["seated", "standing"] as const).map((posture) => (
         <Group
           key={posture}
           label={posture === "seated" ? "Seated" : "Standing"}
-          list={listed.filter((one) => one.posture === posture)}
+          list={listed.filter((measured) => measured.posture === posture)}
           present={present}
           onChoose={onChoose}
         />
       ))}
       {rest.length > 0 && (
-        <details open={rest.some((one) => one.dimension === present || one.value) || undefined}>
+        <details
+          open={
+            rest.some((measured) => measured.dimension === present || measured.value) || undefined
+          }
+        >
           <summary className="min-h-11 cursor-pointer content-center text-sm text-soft">
             Not on this list: {rest.length} more
           </summary>
@@ -53,26 +57,26 @@ function Group({
     <section className="mb-3" aria-label={label || "The rest of the catalogue"}>
       {label && <h3 className="border-b border-ink text-sm font-semibold">{label}</h3>}
       <ol className="grid grid-cols-2 gap-x-4 text-sm">
-        {list.map((one) => (
-          <li key={one.dimension}>
+        {list.map((measured) => (
+          <li key={measured.dimension}>
             <button
               type="button"
-              aria-current={one.dimension === present ? "true" : undefined}
-              onClick={() => onChoose(one.dimension)}
+              aria-current={measured.dimension === present ? "true" : undefined}
+              onClick={() => onChoose(measured.dimension)}
               className={`flex min-h-11 w-full items-center justify-between gap-2 border-b text-left ${
-                one.dimension === present ? "border-ink bg-deep font-semibold" : "border-hair"
+                measured.dimension === present ? "border-ink bg-deep font-semibold" : "border-hair"
               }`}
             >
               <span className="leading-tight">
-                {one.doubts.some((doubt) => !doubt.kept) && (
+                {measured.doubts.some((doubt) => !doubt.kept) && (
                   <>
                     <span aria-hidden="true">? </span>
                     <span className="sr-only">doubtful: </span>
                   </>
                 )}
-                {one.label}
+                {measured.label}
               </span>
-              <span className="figures shrink-0">{shown(one)}</span>
+              <span className="figures shrink-0">{shown(measured)}</span>
             </button>
           </li>
         ))}
@@ -82,12 +86,12 @@ function Group({
 }
 
 /** The value; marked where it is carried over, self-measured, estimated or left out. */
-function shown(one: Measured): React.ReactNode {
-  if (one.value && one.origin === "carried_over") return `${one.value} ↶`;
-  if (one.value && one.origin === "self_measured") return `${one.value} ⌂`;
-  if (one.value) return one.done ? one.value : `${one.value} …`;
-  if (one.needs_third) return "3rd";
-  if (one.skipped) return <span className="text-soft">left out</span>;
-  if (one.estimate) return <span className="text-soft">~{one.estimate}</span>;
+function shown(measured: Measured): React.ReactNode {
+  if (measured.value && measured.origin === "carried_over") return `${measured.value} ↶`;
+  if (measured.value && measured.origin === "self_measured") return `${measured.value} ⌂`;
+  if (measured.value) return measured.done ? measured.value : `${measured.value} …`;
+  if (measured.needs_third) return "3rd";
+  if (measured.skipped) return <span className="text-soft">left out</span>;
+  if (measured.estimate) return <span className="text-soft">~{measured.estimate}</span>;
   return <span className="text-soft">open</span>;
 }

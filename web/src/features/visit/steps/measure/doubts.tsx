@@ -8,18 +8,18 @@ import { useQueue } from "../../state/recording";
 const REASONS = ["Re-measured, confirmed", "Unusual build", "Reported by the client"];
 
 /** What is doubtful about a dimension: a question, one tap that puts it right, or a reason to keep it. */
-export function Doubts({ one }: { one: Schemas["Measured"] }) {
+export function Doubts({ measured }: { measured: Schemas["Measured"] }) {
   const { unit, readOnly } = useVisitFacts();
   const queue = useQueue();
   const [keeping, setKeeping] = useState(false);
-  const doubts = one.doubts.filter((doubt) => doubt.kind !== "sheet");
+  const doubts = measured.doubts.filter((doubt) => doubt.kind !== "sheet");
   if (!doubts.length) return null;
-  const start = `measure.${one.dimension}`;
+  const start = `measure.${measured.dimension}`;
   const keep = (reason: string) => {
     queue.typeAll(
       [
         [`${start}.kept`, reason],
-        [`${start}.kept_at`, `${one.value} ${unit}`],
+        [`${start}.kept_at`, `${measured.value} ${unit}`],
       ],
       unit,
     );
@@ -50,7 +50,7 @@ export function Doubts({ one }: { one: Schemas["Measured"] }) {
           )}
         </Notice>
       ))}
-      {open.length > 0 && one.value && !readOnly && (
+      {open.length > 0 && measured.value && !readOnly && (
         <div className="mt-1">
           {keeping ? (
             <form

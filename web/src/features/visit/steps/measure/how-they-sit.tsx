@@ -11,7 +11,7 @@ export function HowTheySit({ fields }: { fields: readonly Field[] }) {
   const { unit, readOnly } = useVisitFacts();
   const queue = useQueue();
   const cells = useCells();
-  const worked = useWorkup();
+  const drawnVisit = useWorkup();
   const tables = usePopulationTables().data ?? [];
   const shown = [fieldId("measure.posture"), fieldId("measure.footwear"), fieldId("measure.heel")]
     .map((id) => fields.find((field) => field.id === id))
@@ -36,7 +36,7 @@ export function HowTheySit({ fields }: { fields: readonly Field[] }) {
           ]}
         />
       </div>
-      <p className="text-sm text-soft">{worked?.table_origin}. For guidance only.</p>
+      <p className="text-sm text-soft">{drawnVisit?.table_origin}. For guidance only.</p>
     </section>
   );
 }

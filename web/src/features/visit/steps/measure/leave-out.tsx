@@ -7,19 +7,25 @@ import { useCells, useQueue } from "../../state/recording";
 const QUIET = "min-h-11 text-sm underline";
 
 /** Leave a dimension out, with a reason; or do with an estimate that has to be insisted on. */
-export function LeaveOut({ one, canGuess }: { one: Schemas["Measured"]; canGuess: boolean }) {
+export function LeaveOut({
+  measured,
+  canGuess,
+}: {
+  measured: Schemas["Measured"];
+  canGuess: boolean;
+}) {
   const { catalogue, unit } = useVisitFacts();
   const queue = useQueue();
   const cells = useCells();
   const [asking, setAsking] = useState(false);
-  const start = `measure.${one.dimension}`;
+  const start = `measure.${measured.dimension}`;
   const skipped = !!cells.get(`${start}.skip`)?.typed;
   const guessed = cells.get(`${start}.guess`)?.typed === "yes";
   const say = (what: string, value: string) => {
     queue.type(`${start}.${what}`, value, unit);
     setAsking(false);
   };
-  if (one.value)
+  if (measured.value)
     return skipped ? (
       <button type="button" className={QUIET} onClick={() => say("skip", "")}>
         Undo “left out”

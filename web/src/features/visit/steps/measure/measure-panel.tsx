@@ -21,11 +21,11 @@ export function MeasurePanel() {
   const { unit, readOnly, fields } = useVisitFacts();
   const queue = useQueue();
   const cells = useCells();
-  const worked = useWorkup();
+  const drawnVisit = useWorkup();
   const { sought, go } = useNavigation();
   const { setTape } = useDrawingStore();
-  const all = worked?.measured ?? [];
-  const list = all.filter((one) => one.listed);
+  const all = drawnVisit?.measured ?? [];
+  const list = all.filter((measured) => measured.listed);
   const [chosen, setChosen] = useState<string | null>(null);
   // choosing one again puts the focus back into its field
   const [times, setTimes] = useState(0);
@@ -34,9 +34,9 @@ export function MeasurePanel() {
     setTimes((last) => last + 1);
   }, []);
   const now =
-    all.find((one) => one.dimension === chosen) ??
-    all.find((one) => one.doubts.some((doubt) => !doubt.kept)) ??
-    list.find((one) => !one.done) ??
+    all.find((measured) => measured.dimension === chosen) ??
+    all.find((measured) => measured.doubts.some((doubt) => !doubt.kept)) ??
+    list.find((measured) => !measured.done) ??
     list[0] ??
     all[0];
   const name = now?.dimension ?? null;
@@ -45,7 +45,7 @@ export function MeasurePanel() {
     return () => setTape(null);
   }, [name, setTape]);
   usePicked((part) => {
-    const known = all.some((one) => one.dimension === part);
+    const known = all.some((measured) => measured.dimension === part);
     if (known) setChosen(part);
     return known;
   });
@@ -56,18 +56,18 @@ export function MeasurePanel() {
     const [, dimension] = /^measure\.(\w+)\./.exec(sought ?? "") ?? [];
     if (dimension) setChosen(dimension);
   }, [sought]);
-  const places = list.some((one) => one.dimension === name) ? list : all;
-  const at = places.findIndex((one) => one.dimension === name);
+  const places = list.some((measured) => measured.dimension === name) ? list : all;
+  const value = places.findIndex((place) => place.dimension === name);
   // after the last one: what is still open of the list, before it is on to the next step
-  const stillOpen = list.find((one) => !one.done && one.dimension !== name);
-  const next = places[at + 1] ?? stillOpen;
+  const stillOpen = list.find((measured) => !measured.done && measured.dimension !== name);
+  const next = places[value + 1] ?? stillOpen;
   const step = useCallback(
     (by: number) => {
-      const to = by > 0 ? next : places[at - 1];
+      const to = by > 0 ? next : places[value - 1];
       if (to) setChosen(to.dimension);
       else if (by > 0) go("work");
     },
-    [places, at, next, go],
+    [places, value, next, go],
   );
   const typedByDevice = useCallback(
     (text: string) => {
@@ -90,9 +90,9 @@ export function MeasurePanel() {
     ),
   );
   if (!now) return <Skeleton lines={8} label="Fetching what is to be measured" />;
-  const done = list.filter((one) => one.done).length;
+  const done = list.filter((measured) => measured.done).length;
   const turns = next && next.posture !== now.posture;
-  const sheet = all.flatMap((one) => one.doubts).find((doubt) => doubt.kind === "sheet");
+  const sheet = all.flatMap((measured) => measured.doubts).find((doubt) => doubt.kind === "sheet");
   return (
     <div className="flex min-h-full flex-col pb-5">
       <div className="flex items-center justify-between gap-2">
@@ -109,7 +109,7 @@ export function MeasurePanel() {
           {sheet.text}
         </Notice>
       )}
-      <DimensionCard key={`${now.dimension} ${times}`} one={now} onStep={step} />
+      <DimensionCard key={`${now.dimension} ${times}`} measured={now} onStep={step} />
       <Button
         look="next"
         className="mt-3 w-full shrink-0"
@@ -146,8 +146,8 @@ function ListChoice() {
       options={[
         { value: "short", label: "Short list" },
         { value: "full", label: "Full list" },
-        ...lists.map((one) => ({ value: one.id, label: one.name })),
-        ...(["short", "full", ...lists.map((one) => one.id)].includes(chosen)
+        ...lists.map((list) => ({ value: list.id, label: list.name })),
+        ...(["short", "full", ...lists.map((list) => list.id)].includes(chosen)
           ? []
           : [{ value: chosen, label: "A deleted list: short" }]),
       ]}
@@ -157,8 +157,8 @@ function ListChoice() {
 
 /** What to measure again, by what it would narrow. */
 function Again({ onChoose }: { onChoose: (name: string) => void }) {
-  const worked = useWorkup();
-  const again = worked?.again.slice(0, 4) ?? [];
+  const drawnVisit = useWorkup();
+  const again = drawnVisit?.again.slice(0, 4) ?? [];
   if (!again.length) return null;
   return (
     <section className="mt-5" aria-label="What would narrow the targets most">
@@ -166,18 +166,18 @@ function Again({ onChoose }: { onChoose: (name: string) => void }) {
         What would narrow the targets most
       </h3>
       <ol className="text-sm">
-        {again.map((one) => (
-          <li key={one.dimension} className="border-b border-hair">
+        {again.map((remeasure) => (
+          <li key={remeasure.dimension} className="border-b border-hair">
             <button
               type="button"
               className="min-h-11 w-full py-1.5 text-left hover:bg-deep"
-              onClick={() => onChoose(one.dimension)}
+              onClick={() => onChoose(remeasure.dimension)}
             >
               <span className="font-semibold">
-                {one.label}
-                {one.measured ? ", again" : ", with the tape"}
+                {remeasure.label}
+                {remeasure.measured ? ", again" : ", with the tape"}
               </span>
-              {one.says.slice(0, 2).map((line) => (
+              {remeasure.says.slice(0, 2).map((line) => (
                 <span key={line} className="figures block text-soft">
                   {line}
                 </span>

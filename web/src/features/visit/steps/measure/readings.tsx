@@ -10,13 +10,13 @@ type Measured = Schemas["Measured"];
 
 /** The fields for the readings, large; Enter goes on once it is known that nothing is open. */
 export function Readings({
-  one,
+  measured,
   entry,
   many,
   id,
   onStep,
 }: {
-  one: Measured;
+  measured: Measured;
   entry: Schemas["DimensionView"];
   many: boolean;
   id: string;
@@ -25,11 +25,11 @@ export function Readings({
   const { fields, readOnly, unit } = useVisitFacts();
   const queue = useQueue();
   const cells = useCells();
-  const worked = useWorkup();
+  const drawnVisit = useWorkup();
   const shown = READINGS.slice(0, many ? 3 : 2);
   const path = useCallback(
-    (reading: string) => `measure.${one.dimension}.${reading}`,
-    [one.dimension],
+    (reading: string) => `measure.${measured.dimension}.${reading}`,
+    [measured.dimension],
   );
   const firstOpen = shown.find((reading) => !cells.get(path(reading))?.typed) ?? "first";
   const focus = useCallback(
@@ -40,17 +40,17 @@ export function Readings({
   // after the last Enter: stay where a third is needed or something is doubtful, else go on
   const last = waiting ? cells.get(waiting) : undefined;
   useEffect(() => {
-    if (!waiting || !worked || last?.state === "waiting") return;
+    if (!waiting || !drawnVisit || last?.state === "waiting") return;
     if (last?.state === "refused" || last?.state === "stale") return setWaiting(null);
-    if (worked.revision < (last?.since ?? 0)) return; // worked out before the reading was in
+    if (drawnVisit.revision < (last?.since ?? 0)) return; // worked out before the reading was in
     setWaiting(null);
-    const doubtful = one.doubts.some((doubt) => !doubt.kept);
-    if (one.needs_third) focus("third");
+    const doubtful = measured.doubts.some((doubt) => !doubt.kept);
+    if (measured.needs_third) focus("third");
     else if (!doubtful) onStep(1);
-  }, [waiting, last, worked, one, focus, onStep]);
+  }, [waiting, last, drawnVisit, measured, focus, onStep]);
   // a reading of today's takes the place of a carried-over value, it is not averaged with it
   const measuredHere = (typedInto?: HTMLElement) => {
-    if (one.origin !== "carried_over") return;
+    if (measured.origin !== "carried_over") return;
     const gone = ["origin", "taken_on", "taken_by"];
     if (typedInto?.id !== `${id}-first`) gone.push("first");
     queue.typeAll(
@@ -58,7 +58,7 @@ export function Readings({
       unit,
     );
   };
-  const take = useInstrumentReading(one, entry, () => measuredHere());
+  const take = useInstrumentReading(measured, entry, () => measuredHere());
   const enter = (index: number) => {
     const reading = shown[index];
     const after = shown[index + 1];

@@ -23,7 +23,7 @@ type Taking = {
 
 /** Takes a reading from the instrument into the first open field. */
 export function useInstrumentReading(
-  one: Measured,
+  measured: Measured,
   entry: Schemas["DimensionView"],
   onReading: () => void,
 ): Taking {
@@ -35,9 +35,9 @@ export function useInstrumentReading(
   const latest = useRef(cells);
   latest.current = cells;
   const read = () => {
-    const start = `measure.${one.dimension}`;
-    const names: readonly string[] = one.needs_third ? READINGS : READINGS.slice(0, 2);
-    const carried = one.origin === "carried_over";
+    const start = `measure.${measured.dimension}`;
+    const names: readonly string[] = measured.needs_third ? READINGS : READINGS.slice(0, 2);
+    const carried = measured.origin === "carried_over";
     const open = carried
       ? "first"
       : names.find((name) => !latest.current.get(`${start}.${name}`)?.typed);
@@ -45,7 +45,7 @@ export function useInstrumentReading(
     taking.mutate(
       {
         params: { path: { visit_id: visit.id, instrument_id: tool } },
-        body: { dimension: one.dimension },
+        body: { dimension: measured.dimension },
       },
       {
         onSuccess: (answer) => {

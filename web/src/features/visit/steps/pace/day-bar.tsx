@@ -31,13 +31,15 @@ export function DayBar({
   onPick: (spell: Spell) => void;
 }) {
   const { catalogue, readOnly } = useVisitFacts();
-  const x = (at: number) => bar.left + (at - bar.first) * bar.px_per_min;
+  const x = (value: number) => bar.left + (value - bar.first) * bar.px_per_min;
   /** A tap on the bar picks the spell that lies there. */
   const tap = (event: MouseEvent<HTMLElement>) => {
     const box = event.currentTarget.getBoundingClientRect();
-    const at = bar.first + (event.clientX - box.left - bar.left) / bar.px_per_min;
-    const found = day.spells.find((one) => one.start <= at && at < one.start + one.minutes);
-    if (found && (found.kind === "rhythm" || found.kind === "own")) onPick(found);
+    const value = bar.first + (event.clientX - box.left - bar.left) / bar.px_per_min;
+    const spell = day.spells.find(
+      (spell) => spell.start <= value && value < spell.start + spell.minutes,
+    );
+    if (spell && (spell.kind === "rhythm" || spell.kind === "own")) onPick(spell);
   };
   return (
     // biome-ignore lint/a11y/useKeyWithClickEvents: by keys a spell is picked under Hour by hour

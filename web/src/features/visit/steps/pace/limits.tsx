@@ -3,9 +3,9 @@ import { useWorkup } from "../../state/workup";
 
 /** What the day keeps to, with whom to ask and how it is lifted. */
 export function LimitsOfTheDay() {
-  const worked = useWorkup();
-  const held = (worked?.cares ?? []).flatMap((care) =>
-    care.limits.filter((one) => one.of_the_day).map((limit) => ({ care, limit })),
+  const drawnVisit = useWorkup();
+  const held = (drawnVisit?.cares ?? []).flatMap((care) =>
+    care.limits.filter((limit) => limit.of_the_day).map((limit) => ({ care, limit })),
   );
   if (held.length === 0) return null;
   return (

@@ -85,7 +85,7 @@ function Others({
   programme: Schemas["ProgrammeView"];
   onAdd: ((id: string) => void) | null;
 }) {
-  const full = programme.chosen.filter((one) => one.own).length >= 5;
+  const full = programme.chosen.filter((movement) => movement.own).length >= 5;
   return (
     <>
       <details className="mt-4">
@@ -93,19 +93,20 @@ function Others({
           {programme.further.length} others could be chosen
         </summary>
         <ul>
-          {programme.further.map((one) => (
+          {programme.further.map((furtherMovement) => (
             <li
-              key={one.id}
+              key={furtherMovement.id}
               className="flex items-center justify-between gap-4 border-b border-hair py-1"
             >
               <span>
-                {one.label} <span className="text-sm text-soft">{one.regions}</span>
+                {furtherMovement.label}{" "}
+                <span className="text-sm text-soft">{furtherMovement.regions}</span>
               </span>
               {onAdd && (
                 <Button
                   disabled={full}
-                  onClick={() => onAdd(one.id)}
-                  aria-label={`Add ${one.label}`}
+                  onClick={() => onAdd(furtherMovement.id)}
+                  aria-label={`Add ${furtherMovement.label}`}
                 >
                   Add
                 </Button>
@@ -120,9 +121,10 @@ function Others({
             {programme.left_out.length} kept out by limits
           </summary>
           <ul className="text-sm">
-            {programme.left_out.map((one) => (
-              <li key={one.id} className="border-b border-hair py-1.5">
-                {one.label}: <span className="text-soft">{one.because}</span>
+            {programme.left_out.map((leftOutMovement) => (
+              <li key={leftOutMovement.id} className="border-b border-hair py-1.5">
+                {leftOutMovement.label}:{" "}
+                <span className="text-soft">{leftOutMovement.because}</span>
               </li>
             ))}
           </ul>
@@ -147,7 +149,7 @@ function Figure({ label, figures }: { label: string; figures: Figures }) {
   const shown = still ? figures : figures.slice(at, at + 1);
   return (
     <figure
-      aria-label={`${label}: ${figures.map((one) => one.says.toLowerCase()).join(", then ")}`}
+      aria-label={`${label}: ${figures.map((figure) => figure.says.toLowerCase()).join(", then ")}`}
     >
       <button
         type="button"
@@ -156,14 +158,14 @@ function Figure({ label, figures }: { label: string; figures: Figures }) {
         onClick={() => setStopped(!stopped)}
       >
         <span className="sr-only">{stopped ? `Play ${label}` : `Stop ${label}`}</span>
-        {shown.map((one) => (
+        {shown.map((movementFigure) => (
           <span
-            key={one.says}
+            key={movementFigure.says}
             aria-hidden="true"
             className={still ? "block w-1/2" : "block w-[190px]"}
           >
-            <Marks marks={one.marks} inks={catalogue.inks} {...FIGURE} />
-            <span className="block text-center text-sm text-soft">{one.says}</span>
+            <Marks marks={movementFigure.marks} inks={catalogue.inks} {...FIGURE} />
+            <span className="block text-center text-sm text-soft">{movementFigure.says}</span>
           </span>
         ))}
       </button>

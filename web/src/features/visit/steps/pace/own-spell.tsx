@@ -62,7 +62,7 @@ export function OwnSpell({
         compact
         label="Spent"
         value={spell.posture}
-        choices={POSTURES.filter((one) => stands || one.value !== "stand")}
+        choices={POSTURES.filter((posture) => stands || posture.value !== "stand")}
         onChange={take}
       />
       {own ? (

@@ -34,13 +34,13 @@ const GROUP: Partial<Record<PacePart, string>> = { hours: "Day", eyes: "Eyes" };
 /** Pace: the client's working day, laid out within their limits. */
 export function PacePanel() {
   const { visit, place, fields } = useVisitFacts();
-  const worked = useWorkup();
+  const drawnVisit = useWorkup();
   const { part, setPart, go, seek } = useNavigation();
   /** Who has to get used to standing begins with the first week. */
   const [week, setWeek] = useState(1);
   const [room, width] = useRoomWidth();
   const queries = useQueryClient();
-  const revision = worked?.revision;
+  const revision = drawnVisit?.revision;
   const answer = useDay(visit.id, { place, week, width: width || 900 }, width > 0);
   const laidOutFor = useRef(revision);
   useEffect(() => {
@@ -53,13 +53,13 @@ export function PacePanel() {
   const page = answer.data;
   const [picked, setPicked] = useState<Spell | null>(null);
   /** Spells are taken in hand in the whole day; the weeks that lead to it follow. */
-  const pick = (one: Spell) => {
+  const pick = (spell: Spell) => {
     setWeek(0);
-    setPicked(one);
+    setPicked(spell);
   };
   const spell = page?.day?.week ? null : spellOf(page?.day, picked);
   const chosen = useCells().get(fieldId("pace.rhythm"))?.typed;
-  const present = ORDER.find((one) => one === part) ?? "rhythm";
+  const present = ORDER.find((text) => text === part) ?? "rhythm";
   const group = fields.filter((field) => field.step === "pace" && field.group === GROUP[present]);
   return (
     <div ref={room} className="flex min-h-full flex-col">
@@ -107,9 +107,9 @@ export function PacePanel() {
               <Segments
                 label="Week of getting used to standing"
                 value={String(page.day.week)}
-                choices={page.day.weeks.map((one) => ({
-                  value: String(one.week),
-                  label: one.label,
+                choices={page.day.weeks.map((week) => ({
+                  value: String(week.week),
+                  label: week.label,
                 }))}
                 onChange={(value) => setWeek(Number(value))}
               />
@@ -117,7 +117,7 @@ export function PacePanel() {
           </div>
           {page.day.week > 0 && (
             <p className="mb-2 text-sm">
-              {page.day.weeks.find((one) => one.week === page.day?.week)?.says}
+              {page.day.weeks.find((week) => week.week === page.day?.week)?.says}
             </p>
           )}
         </>
@@ -162,10 +162,11 @@ export function PacePanel() {
 /** The spell that was picked: by its name, else what lies at its time now. */
 function spellOf(day: Schemas["DayView"] | null | undefined, picked: Spell | null): Spell | null {
   if (!day || !picked) return null;
-  const there = (one: Spell) => one.start <= picked.start && picked.start < one.start + one.minutes;
+  const there = (spell: Spell) =>
+    spell.start <= picked.start && picked.start < spell.start + spell.minutes;
   return (
-    day.spells.find((one) => one.id === picked.id) ??
-    day.spells.find((one) => there(one) && (one.kind === "rhythm" || one.kind === "own")) ??
+    day.spells.find((spell) => spell.id === picked.id) ??
+    day.spells.find((spell) => there(spell) && (spell.kind === "rhythm" || spell.kind === "own")) ??
     null
   );
 }

@@ -20,8 +20,8 @@ export function Rhythms({ page, day }: { page: Schemas["DayPage"]; day: Schemas[
   const queue = useQueue();
   const cells = useCells();
   const chosen = cells.get(fieldId("pace.rhythm"))?.typed ?? "";
-  const schools = page.rhythms.filter((one) => one.id !== "own");
-  const own = page.rhythms.find((one) => one.id === "own");
+  const schools = page.rhythms.filter((rhythm) => rhythm.id !== "own");
+  const own = page.rhythms.find((rhythm) => rhythm.id === "own");
   const choose = (value: string) => queue.type(fieldId("pace.rhythm"), value, unit);
   return (
     <div className="grid gap-x-10 gap-y-4 desk:grid-cols-[minmax(0,1fr)_320px]">
@@ -47,8 +47,10 @@ export function Rhythms({ page, day }: { page: Schemas["DayPage"]; day: Schemas[
         />
       </RadioGroup.Root>
       <div className="space-y-4">
-        {chosen === "own" && <FieldsForm fields={fields.filter((one) => OWN.includes(one.id))} />}
-        <FieldsForm fields={fields.filter((one) => MORE.includes(one.id))} />
+        {chosen === "own" && (
+          <FieldsForm fields={fields.filter((field) => OWN.includes(field.id))} />
+        )}
+        <FieldsForm fields={fields.filter((field) => MORE.includes(field.id))} />
         {day.tips.length > 0 && (
           <ul className="space-y-1 border-t border-hair pt-3 text-sm">
             {day.tips.map((tip) => (

@@ -20,22 +20,22 @@ export function Spells({
         </tr>
       </thead>
       <tbody>
-        {day.spells.map((one) => (
-          <tr key={one.at} className="border-b border-hair">
-            <td className="figures py-1">{one.at}</td>
-            <td className="figures">{one.end}</td>
-            <td className={one.posture === "stand" ? "font-semibold" : ""}>
-              {one.kind === "rhythm" || one.kind === "own" ? (
-                <button type="button" className="min-h-8 underline" onClick={() => onPick(one)}>
-                  {one.label}
+        {day.spells.map((spell) => (
+          <tr key={spell.at} className="border-b border-hair">
+            <td className="figures py-1">{spell.at}</td>
+            <td className="figures">{spell.end}</td>
+            <td className={spell.posture === "stand" ? "font-semibold" : ""}>
+              {spell.kind === "rhythm" || spell.kind === "own" ? (
+                <button type="button" className="min-h-8 underline" onClick={() => onPick(spell)}>
+                  {spell.label}
                 </button>
               ) : (
-                one.label
+                spell.label
               )}
-              {one.kind === "own" && <span className="text-soft"> by hand</span>}
+              {spell.kind === "own" && <span className="text-soft"> by hand</span>}
             </td>
-            <td className="figures pr-4 text-right">{one.minutes}</td>
-            <td className="text-soft">{one.tasks}</td>
+            <td className="figures pr-4 text-right">{spell.minutes}</td>
+            <td className="text-soft">{spell.tasks}</td>
           </tr>
         ))}
       </tbody>

@@ -11,7 +11,7 @@ export function Tasks({ day }: { day: Schemas["DayView"] }) {
   return (
     <ul className="max-w-[880px] border-t border-ink">
       {day.tasks.map((task) => {
-        const field = fields.find((one) => one.id === `pace.task.${task.id}`);
+        const field = fields.find((field) => field.id === `pace.task.${task.id}`);
         return (
           <li
             key={task.id}

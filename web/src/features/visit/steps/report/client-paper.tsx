@@ -43,10 +43,12 @@ export function ClientPaper({ paper }: { paper: Schemas["ClientPaper"] }) {
       {paper.first.length > 0 && (
         <Part name="First of all">
           <ol className="list-decimal bg-paper py-2 pr-2 pl-8">
-            {paper.first.map((one) => (
-              <li key={one.id} className="py-0.5">
-                <Action action={one} />
-                {one.helps && <span className="block text-sm text-soft">{one.helps}</span>}
+            {paper.first.map((paperAction) => (
+              <li key={paperAction.id} className="py-0.5">
+                <Action action={paperAction} />
+                {paperAction.helps && (
+                  <span className="block text-sm text-soft">{paperAction.helps}</span>
+                )}
               </li>
             ))}
           </ol>
@@ -104,12 +106,13 @@ export function ClientPaper({ paper }: { paper: Schemas["ClientPaper"] }) {
         <Part name="Your movements">
           <p>{paper.movement_rules.join(" ")}</p>
           <ul>
-            {paper.movements.map((one) => (
-              <li key={one.label} className="border-b border-hair py-1">
-                <Moments one={one} />
-                <b>{one.label}.</b> {one.dose}. {one.start}. {one.steps.join(" ")}{" "}
+            {paper.movements.map((movement) => (
+              <li key={movement.label} className="border-b border-hair py-1">
+                <Moments paperMovement={movement} />
+                <b>{movement.label}.</b> {movement.dose}. {movement.start}.{" "}
+                {movement.steps.join(" ")}{" "}
                 <span className="text-soft">
-                  Felt: {one.felt}. Not {one.never}.
+                  Felt: {movement.felt}. Not {movement.never}.
                 </span>
               </li>
             ))}
@@ -129,11 +132,11 @@ export function ClientPaper({ paper }: { paper: Schemas["ClientPaper"] }) {
         )}
         {paper.photos.length > 0 && (
           <div className="mt-3 grid grid-cols-2 gap-4">
-            {paper.photos.slice(0, 2).map((one) => (
-              <figure key={one.id}>
-                <Picture id={one.id} alt={one.caption} className="w-full" />
+            {paper.photos.slice(0, 2).map((photo) => (
+              <figure key={photo.id}>
+                <Picture id={photo.id} alt={photo.caption} className="w-full" />
                 <figcaption className="text-sm">
-                  <b>{one.caption}.</b> {one.readings.join("; ")}
+                  <b>{photo.caption}.</b> {photo.readings.join("; ")}
                 </figcaption>
               </figure>
             ))}
@@ -147,15 +150,15 @@ export function ClientPaper({ paper }: { paper: Schemas["ClientPaper"] }) {
 }
 
 /** A movement in its moments. */
-function Moments({ one }: { one: Schemas["PaperMovement"] }) {
+function Moments({ paperMovement }: { paperMovement: Schemas["PaperMovement"] }) {
   const { catalogue } = useVisitFacts();
   return (
     <div className="flex gap-2">
-      {one.scenes.map((scene, at) => (
+      {paperMovement.scenes.map((scene, value) => (
         <div
-          key={one.says[at]}
+          key={paperMovement.says[value]}
           role="img"
-          aria-label={`${one.label}: ${one.says[at] ?? ""}`}
+          aria-label={`${paperMovement.label}: ${paperMovement.says[value] ?? ""}`}
           className="w-28 [&_svg]:h-auto [&_svg]:w-full"
         >
           <Marks
@@ -228,9 +231,9 @@ function List({
   return (
     <ul className="list-disc pl-5">
       {first && <li className="py-0.5">{first}</li>}
-      {actions.map((one) => (
-        <li key={one.id} className="py-0.5">
-          <Action action={one} who={who} />
+      {actions.map((action) => (
+        <li key={action.id} className="py-0.5">
+          <Action action={action} who={who} />
         </li>
       ))}
     </ul>

@@ -12,7 +12,9 @@ type Cause = Schemas["PaperCause"];
 /** Before signing: causes in the order the client reads them, left out, or in the practitioner's words; actions too. */
 export function Editing({ papers }: { papers: Schemas["Papers"] }) {
   const causes = papers.record.causes;
-  const actions = papers.record.actions.filter((one) => one.field && one.state !== "stopped");
+  const actions = papers.record.actions.filter(
+    (action) => action.field && action.state !== "stopped",
+  );
   return (
     <>
       {causes.length > 0 && (
@@ -27,12 +29,12 @@ export function Editing({ papers }: { papers: Schemas["Papers"] }) {
         <details>
           <summary className="flex min-h-11 items-center font-semibold">Actions: words</summary>
           <ul>
-            {actions.map((one) => (
+            {actions.map((action) => (
               <Words
-                key={one.id}
-                title={one.text}
+                key={action.id}
+                title={action.text}
                 path="report.action.*.words"
-                id={one.field ?? ""}
+                id={action.field ?? ""}
               />
             ))}
           </ul>
@@ -49,11 +51,11 @@ function Causes({ causes }: { causes: readonly Cause[] }) {
   const queue = useQueue();
   const cells = useCells();
   const leftOut = (id: string) => cells.get(pathOf(id, "left_out"))?.typed === "yes";
-  const move = (at: number, by: number) => {
-    const to = at + by;
+  const move = (value: number, by: number) => {
+    const to = value + by;
     if (to < 0 || to >= causes.length) return;
-    const ids = causes.map((one) => one.id ?? "");
-    ids.splice(to, 0, ...ids.splice(at, 1));
+    const ids = causes.map((cause) => cause.id ?? "");
+    ids.splice(to, 0, ...ids.splice(value, 1));
     queue.typeAll(
       ids.map((id, place) => [pathOf(id, "rank"), `${place + 1}`] as const),
       unit,
@@ -65,10 +67,10 @@ function Causes({ causes }: { causes: readonly Cause[] }) {
     const here = (event.target as HTMLElement).closest<HTMLElement>("[data-cause]");
     if (!here || (event.target as HTMLElement) !== here.querySelector("[data-grip]")) return;
     const all = [...event.currentTarget.querySelectorAll<HTMLElement>("[data-cause]")];
-    const at = all.indexOf(here);
+    const value = all.indexOf(here);
     const by = event.key === "ArrowDown" ? 1 : event.key === "ArrowUp" ? -1 : 0;
-    if (by && event.shiftKey) move(at, by);
-    else if (by) all[at + by]?.querySelector<HTMLElement>("[data-grip]")?.focus();
+    if (by && event.shiftKey) move(value, by);
+    else if (by) all[value + by]?.querySelector<HTMLElement>("[data-grip]")?.focus();
     else if (event.key === "l") leave(here.dataset.cause ?? "");
     else return;
     event.preventDefault();
@@ -82,12 +84,12 @@ function Causes({ causes }: { causes: readonly Cause[] }) {
         <ByKeys> Keys: arrows move, Shift with an arrow reorders, l leaves one out.</ByKeys>
       </p>
       <ol>
-        {causes.map((one, at) => {
-          const id = one.id ?? "";
+        {causes.map((cause, value) => {
+          const id = cause.id ?? "";
           return (
             <li key={id} data-cause={id} className="border-b border-hair py-1">
               <Words
-                title={one.title}
+                title={cause.title}
                 path="report.cause.*.words"
                 id={id}
                 out={leftOut(id)}
@@ -95,16 +97,16 @@ function Causes({ causes }: { causes: readonly Cause[] }) {
                   !readOnly && (
                     <>
                       <Icon
-                        name={`Earlier: ${one.title}`}
-                        off={at === 0}
-                        onPress={() => move(at, -1)}
+                        name={`Earlier: ${cause.title}`}
+                        off={value === 0}
+                        onPress={() => move(value, -1)}
                       >
                         <ArrowUp size={16} aria-hidden="true" />
                       </Icon>
                       <Icon
-                        name={`Later: ${one.title}`}
-                        off={at === causes.length - 1}
-                        onPress={() => move(at, 1)}
+                        name={`Later: ${cause.title}`}
+                        off={value === causes.length - 1}
+                        onPress={() => move(value, 1)}
                       >
                         <ArrowDown size={16} aria-hidden="true" />
                       </Icon>

@@ -64,7 +64,7 @@ export function Lines({ lines }: { lines: readonly string[] }) {
 
 /** Sentences without a full stop as one line. */
 export function inOneLine(lines: readonly string[]): string {
-  return lines.map((one) => one.charAt(0).toLowerCase() + one.slice(1)).join("; ");
+  return lines.map((line) => line.charAt(0).toLowerCase() + line.slice(1)).join("; ");
 }
 
 export function Flags({ flags }: { flags: readonly Schemas["PaperFlag"][] }) {
@@ -289,7 +289,7 @@ export function SinceThen({ since }: { since: Schemas["PaperSince"] | null | und
           named("New", since.new),
           named("Not looked at again", since.untold),
           ...since.drift,
-          ...since.temporary.map((one) => `For a time only: ${one}`),
+          ...since.temporary.map((text) => `For a time only: ${text}`),
         ].filter(Boolean)}
       />
     </Part>

@@ -78,12 +78,12 @@ export function RecordPaper({ paper: report }: { paper: Schemas["RecordPaper"] }
       {report.strain.length > 0 && (
         <>
           <h4 className="mt-4 font-semibold">Estimated strain</h4>
-          {report.strain.map((one) => (
-            <p key={one.label} className="figures">
+          {report.strain.map((paperStrain) => (
+            <p key={paperStrain.label} className="figures">
               <b>
-                {one.label} {one.minutes} min
+                {paperStrain.label} {paperStrain.minutes} min
               </b>
-              <span className="block text-soft">{one.sums.join("; ")}</span>
+              <span className="block text-soft">{paperStrain.sums.join("; ")}</span>
             </p>
           ))}
         </>
@@ -104,13 +104,13 @@ export function RecordPaper({ paper: report }: { paper: Schemas["RecordPaper"] }
       {report.plan.added.length > 0 && (
         <>
           <h4 className="mt-4 font-semibold">{report.plan.label}: what is added</h4>
-          {report.plan.added.map((one) => (
-            <p key={one.label} className="border-b border-hair py-0.5">
-              {one.label}, {one.price}
+          {report.plan.added.map((paperAdded) => (
+            <p key={paperAdded.label} className="border-b border-hair py-0.5">
+              {paperAdded.label}, {paperAdded.price}
               <span className="figures block text-soft">
-                {one.does}
-                {one.temporary ? ", temporary" : ""}
-                {one.removes ? `, −${one.removes}` : ""}
+                {paperAdded.does}
+                {paperAdded.temporary ? ", temporary" : ""}
+                {paperAdded.removes ? `, −${paperAdded.removes}` : ""}
               </span>
             </p>
           ))}
@@ -137,16 +137,16 @@ export function RecordPaper({ paper: report }: { paper: Schemas["RecordPaper"] }
           <h4 className="mt-4 font-semibold">Body measurements</h4>
           <table className="figures w-full">
             <tbody>
-              {report.body.map((one) => (
-                <tr key={one.label} className="border-b border-hair align-top">
+              {report.body.map((paperDimension) => (
+                <tr key={paperDimension.label} className="border-b border-hair align-top">
                   <th scope="row" className="py-0.5 text-left font-normal">
-                    {one.label}
+                    {paperDimension.label}
                   </th>
-                  <td className="text-right whitespace-nowrap">{one.value}</td>
+                  <td className="text-right whitespace-nowrap">{paperDimension.value}</td>
                   <td className="pl-1 whitespace-nowrap text-soft">
-                    {one.plus_minus && `± ${one.plus_minus}`}
+                    {paperDimension.plus_minus && `± ${paperDimension.plus_minus}`}
                   </td>
-                  <td className="pl-2 text-soft">{one.how}</td>
+                  <td className="pl-2 text-soft">{paperDimension.how}</td>
                 </tr>
               ))}
             </tbody>
@@ -158,8 +158,8 @@ export function RecordPaper({ paper: report }: { paper: Schemas["RecordPaper"] }
         <Part name="Joints">
           <Lines
             lines={report.joints.map(
-              (one) =>
-                `${one.label}, ${one.posture}: ${one.found ?? "–"}${one.found_off ? " (off)" : ""}, aimed at ${one.aim ?? "–"}${one.aim_off ? " (off)" : ""}, band ${one.band}`,
+              (joint) =>
+                `${joint.label}, ${joint.posture}: ${joint.found ?? "–"}${joint.found_off ? " (off)" : ""}, aimed at ${joint.aim ?? "–"}${joint.aim_off ? " (off)" : ""}, band ${joint.band}`,
             )}
           />
         </Part>

@@ -244,7 +244,9 @@ function Papers({
           label="Which paper"
           value={copy}
           choices={COPIES}
-          onChange={(value) => onCopy(COPIES.find((one) => one.value === value)?.value ?? "client")}
+          onChange={(value) =>
+            onCopy(COPIES.find((copy) => copy.value === value)?.value ?? "client")
+          }
         />
         {withheld ? (
           <p className="text-sm text-soft">A preview: the client has not consented to it.</p>

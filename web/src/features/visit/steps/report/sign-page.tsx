@@ -28,9 +28,10 @@ export function Signing({
   const me = useMe().data;
   const sign = useSign(visit.id, unit);
   const [id] = useNewId();
-  const blocked = draft.checks.some((one) => one.blocks);
+  const blocked = draft.checks.some((check) => check.blocks);
   const groups = new Map<string, Check[]>();
-  for (const one of draft.checks) groups.set(one.group, [...(groups.get(one.group) ?? []), one]);
+  for (const check of draft.checks)
+    groups.set(check.group, [...(groups.get(check.group) ?? []), check]);
   const go = (path: string) => {
     onDone();
     seek(path);
@@ -101,7 +102,7 @@ function Unconfirmed() {
   const { fields, unit, readOnly } = useVisitFacts();
   const queue = useQueue();
   const id = fieldId("report.unconfirmed");
-  const field = fields.find((one) => one.id === id);
+  const field = fields.find((field) => field.id === id);
   const typed = useCell(id)?.typed || "mark";
   if (!field) return null;
   return (
@@ -130,15 +131,15 @@ function Group({
   checks: readonly Check[];
   onGo: (path: string) => void;
 }) {
-  const blocks = checks.some((one) => one.blocks);
-  const line = (one: Check) => (
-    <li key={`${one.path} ${one.says}`}>
+  const blocks = checks.some((check) => check.blocks);
+  const line = (check: Check) => (
+    <li key={`${check.path} ${check.says}`}>
       <button
         type="button"
         className="min-h-9 w-full py-1 text-left text-sm underline-offset-2 first-letter:uppercase hover:underline"
-        onClick={() => onGo(one.path)}
+        onClick={() => onGo(check.path)}
       >
-        {one.says}
+        {check.says}
       </button>
     </li>
   );

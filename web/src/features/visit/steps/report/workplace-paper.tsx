@@ -44,8 +44,8 @@ export function WorkplacePaper({ paper }: { paper: Schemas["WorkplacePaper"] }) 
         <Part name="What is added">
           <Lines
             lines={paper.added.map(
-              (one) =>
-                `${one.label}, ${one.price}: ${one.does}${one.temporary ? ", for a time" : ""}`,
+              (paperAdded) =>
+                `${paperAdded.label}, ${paperAdded.price}: ${paperAdded.does}${paperAdded.temporary ? ", for a time" : ""}`,
             )}
           />
         </Part>
@@ -69,8 +69,8 @@ export function WorkplacePaper({ paper }: { paper: Schemas["WorkplacePaper"] }) 
         <Part name="Joints">
           <Lines
             lines={paper.joints.map(
-              (one) =>
-                `${one.label}, ${one.posture}: ${one.found ?? "–"}, aimed at ${one.aim ?? "–"}`,
+              (joint) =>
+                `${joint.label}, ${joint.posture}: ${joint.found ?? "–"}, aimed at ${joint.aim ?? "–"}`,
             )}
           />
         </Part>
@@ -102,17 +102,17 @@ function Requests({ requests }: { requests: readonly Schemas["Request"][] }) {
         </tr>
       </thead>
       <tbody>
-        {requests.map((one) => (
-          <tr key={`${one.id} ${one.title}`} className="border-b border-hair align-top">
+        {requests.map((request) => (
+          <tr key={`${request.id} ${request.title}`} className="border-b border-hair align-top">
             <td className="py-1">
-              {one.safety && <b>Make safe. </b>}
-              <b>{one.title}</b>
-              {one.do && `. ${one.do}`}
-              {one.covers && <span className="figures block text-sm">{one.covers}</span>}
+              {request.safety && <b>Make safe. </b>}
+              <b>{request.title}</b>
+              {request.do && `. ${request.do}`}
+              {request.covers && <span className="figures block text-sm">{request.covers}</span>}
             </td>
-            <td className="figures py-1 pl-2">{one.count || "–"}</td>
-            <td className="py-1 pl-2 whitespace-nowrap">{one.by || "–"}</td>
-            <td className="py-1 pl-2">{one.price || "–"}</td>
+            <td className="figures py-1 pl-2">{request.count || "–"}</td>
+            <td className="py-1 pl-2 whitespace-nowrap">{request.by || "–"}</td>
+            <td className="py-1 pl-2">{request.price || "–"}</td>
           </tr>
         ))}
       </tbody>

@@ -21,12 +21,12 @@ const rows = [
   aRow({ key: "surface", label: "Surface", setting: "66.0", check: "Shoulders hang." }),
 ];
 const set_order = ["set.seated.seat", "set.seated.surface"];
-const worked = aWorkup({ rows, actions: [seat, surface], set_order });
+const drawnVisit = aWorkup({ rows, actions: [seat, surface], set_order });
 const choices = (name: string, ...labels: string[]) =>
   aField({
     id: `set.action.*.${name}`,
     kind: "choice",
-    choices: labels.map((one) => [one.toLowerCase(), one] as [string, string]),
+    choices: labels.map((label) => [label.toLowerCase(), label] as [string, string]),
   });
 const families = [
   choices("test", "Passes", "Nearly", "Fails"),
@@ -36,7 +36,7 @@ const families = [
 ];
 
 test("the first piece that is not set comes up with its lever, and the list says what is off", () => {
-  renderInVisit(<SetPanel />, { worked });
+  renderInVisit(<SetPanel />, { drawnVisit });
   expect(screen.getByRole("heading", { level: 3, name: /^Surface 66\.0\scm$/ })).toBeTruthy();
   expect(screen.getByText("Keys at the front edge.")).toBeTruthy();
   expect(screen.getByText("1 of 2")).toBeTruthy();
@@ -46,7 +46,7 @@ test("the first piece that is not set comes up with its lever, and the list says
 
 test("set as worked out is typed as such with its aim, never as measured", async () => {
   const fields = [aField({ id: "set.seated.surface", label: "Surface" })];
-  const acts = renderInVisit(<SetPanel />, { worked, fields });
+  const acts = renderInVisit(<SetPanel />, { drawnVisit, fields });
   await userEvent.click(screen.getByRole("button", { name: "Set as worked out" }));
   expect(acts.typeAll).toHaveBeenCalledWith(
     [
@@ -61,7 +61,7 @@ test("a test that nearly passes offers what was seen, and one tap puts the numbe
   const nudges = [{ reason: "Shoulders rise", by: "lower by 0.5 cm", typed: "65.5 cm" }];
   const near = aWorkup({ rows, actions: [seat, { ...surface, nudges }], set_order });
   const cells = new Map([["set.action.set-seated-surface.test", cell("nearly")]]);
-  const acts = renderInVisit(<SetPanel />, { worked: near, families, cells });
+  const acts = renderInVisit(<SetPanel />, { drawnVisit: near, families, cells });
   await userEvent.click(screen.getByRole("button", { name: /Shoulders rise/ }));
   expect(acts.typeAll).toHaveBeenCalledWith(
     [
@@ -75,7 +75,7 @@ test("a test that nearly passes offers what was seen, and one tap puts the numbe
 
 test("what hurts stops the step and is asked where", () => {
   const cells = new Map([["set.action.set-seated-surface.word", cell("hurts")]]);
-  renderInVisit(<SetPanel />, { worked, families, cells });
+  renderInVisit(<SetPanel />, { drawnVisit, families, cells });
   expect(screen.getByText(/Stop here\. Pain overrules the number/)).toBeTruthy();
   expect(screen.getByRole("combobox", { name: "Where does it hurt?" })).toBeTruthy();
 });
@@ -83,7 +83,7 @@ test("what hurts stops the step and is asked where", () => {
 test("an aim that went away under what was set is kept or done again", async () => {
   const moved = { ...seat, field: "set-seated-seat", moved: "The aim was 44.0 cm …", aim: "421.0" };
   const acts = renderInVisit(<SetPanel />, {
-    worked: aWorkup({ rows, actions: [moved, surface], set_order }),
+    drawnVisit: aWorkup({ rows, actions: [moved, surface], set_order }),
   });
   await userEvent.click(screen.getByRole("button", { name: /^Seat/ }));
   await userEvent.click(screen.getByRole("button", { name: /^Keep 44\.0/ }));
@@ -99,7 +99,7 @@ test("an aim that went away under what was set is kept or done again", async () 
 test("an addition is a step of its own, ticked off with the height it was made to", async () => {
   const refer = anAction({ id: "refer", kind: "refer", text: "To the doctor" });
   const acts = renderInVisit(<SetPanel />, {
-    worked: aWorkup({
+    drawnVisit: aWorkup({
       rows,
       actions: [anAction({ aim: "100.0" }), refer],
       set_order: ["add.footrest"],
@@ -115,7 +115,7 @@ test("an addition is a step of its own, ticked off with the height it was made t
 });
 
 test("with nothing worked out it leads back to measuring", async () => {
-  const acts = renderInVisit(<SetPanel />, { worked: aWorkup({ rows: [], set_order: [] }) });
+  const acts = renderInVisit(<SetPanel />, { drawnVisit: aWorkup({ rows: [], set_order: [] }) });
   await userEvent.click(screen.getByRole("button", { name: "Back to Measure" }));
   expect(acts.go).toHaveBeenCalledWith("measure");
 });
@@ -126,7 +126,7 @@ test("the test and the client's word are one press where both are good", async (
     actions: [seat, { ...surface, check: "Shoulders hang." }],
     set_order,
   });
-  const acts = renderInVisit(<SetPanel />, { worked: checked, families });
+  const acts = renderInVisit(<SetPanel />, { drawnVisit: checked, families });
   await userEvent.click(screen.getByRole("button", { name: "Passes, and comfortable" }));
   expect(acts.typeAll).toHaveBeenCalledWith(
     [
@@ -157,7 +157,7 @@ test("the number at which it hurt is kept apart, and what follows from it is sho
     set_order,
     follows,
   });
-  const acts = renderInVisit(<SetPanel />, { worked: tried, families });
+  const acts = renderInVisit(<SetPanel />, { drawnVisit: tried, families });
   expect(screen.getByRole("region", { name: "Worked out again" }).textContent).toMatch(
     /Screen top: 112\.0\scm instead of 117\.3\scm/,
   );

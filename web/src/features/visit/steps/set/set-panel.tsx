@@ -19,7 +19,7 @@ import { Walk } from "./walk";
 
 /** Set: one piece after the other in the order in which they rest on one another. */
 export function SetPanel() {
-  const worked = useWorkup();
+  const drawnVisit = useWorkup();
   const { visit, unit } = useVisitFacts();
   const { sought, go } = useNavigation();
   const { setActive } = useDrawingStore();
@@ -32,14 +32,14 @@ export function SetPanel() {
     setChosen(`set.${rowPicked(part, posture)}`);
     return true;
   });
-  const steps = stepsOf(worked);
-  const now = steps.find((one) => one.action.id === chosen) ?? steps.find(open) ?? steps[0];
+  const steps = stepsOf(drawnVisit);
+  const now = steps.find((step) => step.action.id === chosen) ?? steps.find(open) ?? steps[0];
   const part = now?.row?.key ?? null;
   useEffect(() => setActive(part), [part, setActive]);
   useEffect(() => {
     if (chosen === null && now) setChosen(now.action.id);
   }, [chosen, now]);
-  if (!worked) return <Skeleton lines={8} label="Putting the steps in order" />;
+  if (!drawnVisit) return <Skeleton lines={8} label="Putting the steps in order" />;
   if (!now)
     return (
       <>
@@ -70,14 +70,14 @@ export function SetPanel() {
           ? `Next: ${nameOf(after)}${turns(now, after) ? ", standing" : ""}`
           : "Continue to Pace"}
       </Button>
-      <Follows changes={worked.follows} />
+      <Follows changes={drawnVisit.follows} />
       <StepList steps={steps} now={now} onChoose={setChosen} />
       <TheRest steps={steps} />
       {steps.some(({ row }) => row?.left_unmeasured) && (
         <p className="mt-1 text-sm text-soft">* set as worked out, not measured.</p>
       )}
       <Settle />
-      <Walk moves={worked.moves} pair={worked.pair} />
+      <Walk moves={drawnVisit.moves} pair={drawnVisit.pair} />
       <a
         href={`/api/visits/${visit.id}/card.pdf?unit=${unit}`}
         target="_blank"
@@ -86,7 +86,7 @@ export function SetPanel() {
       >
         <FileText size={16} aria-hidden="true" /> Settings card (PDF, A6)
       </a>
-      <AlsoToDo ids={new Set(worked.set_order)} />
+      <AlsoToDo ids={new Set(drawnVisit.set_order)} />
     </div>
   );
 }
@@ -98,11 +98,12 @@ function Follows({ changes }: { changes: readonly Schemas["SettingChange"][] }) 
     <section aria-label="Worked out again" aria-live="polite" className="mt-4 bg-deep p-3 text-sm">
       <h3 className="font-semibold">Worked out again from where things stand</h3>
       <ul className="figures">
-        {changes.map((one) => (
-          <li key={`${one.posture} ${one.id}`}>
-            {one.label}
-            {one.posture === "standing" && " standing"}: <b>{quantity(one.after, one.unit)}</b>{" "}
-            instead of {quantity(one.before, one.unit)}
+        {changes.map((change) => (
+          <li key={`${change.posture} ${change.id}`}>
+            {change.label}
+            {change.posture === "standing" && " standing"}:{" "}
+            <b>{quantity(change.after, change.unit)}</b> instead of{" "}
+            {quantity(change.before, change.unit)}
           </li>
         ))}
       </ul>
@@ -237,20 +238,26 @@ const STATES = [
 function AlsoToDo({ ids }: { ids: ReadonlySet<string> }) {
   const { unit, readOnly } = useVisitFacts();
   const queue = useQueue();
-  const worked = useWorkup();
-  const actions = worked?.actions.filter((one) => !ids.has(one.id) && one.kind !== "refer") ?? [];
+  const drawnVisit = useWorkup();
+  const actions =
+    drawnVisit?.actions.filter((action) => !ids.has(action.id) && action.kind !== "refer") ?? [];
   if (actions.length === 0) return null;
   return (
     <section className="mt-5" aria-label="Also to do">
       <h3 className="border-b border-ink pb-1 text-sm font-semibold">Also to do</h3>
       <ul>
-        {actions.map((one) => (
-          <li key={one.id} className="border-b border-hair py-2 text-sm">
-            <p className={one.state === "done" ? "text-soft line-through" : ""}>
-              <b>{one.heading}.</b> {one.text}
+        {actions.map((action) => (
+          <li key={action.id} className="border-b border-hair py-2 text-sm">
+            <p className={action.state === "done" ? "text-soft line-through" : ""}>
+              <b>{action.heading}.</b> {action.text}
             </p>
             <p className="text-soft">
-              {[one.who, one.when, one.price && `price: ${one.price}`, one.resolves.join(", ")]
+              {[
+                action.who,
+                action.when,
+                action.price && `price: ${action.price}`,
+                action.resolves.join(", "),
+              ]
                 .filter(Boolean)
                 .join(" · ")}
             </p>
@@ -258,10 +265,10 @@ function AlsoToDo({ ids }: { ids: ReadonlySet<string> }) {
               <div className="mt-1">
                 <Segments
                   compact
-                  label={one.text}
-                  value={one.state}
+                  label={action.text}
+                  value={action.state}
                   choices={STATES}
-                  onChange={(state) => queue.typeAll(saidOf(one, state), unit)}
+                  onChange={(state) => queue.typeAll(saidOf(action, state), unit)}
                 />
               </div>
             )}

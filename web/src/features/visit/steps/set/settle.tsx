@@ -26,7 +26,7 @@ export function Settle() {
       ],
       unit,
     );
-  const last = settle.steps.find((one) => one.seen === settle.seen);
+  const last = settle.steps.find((step) => step.seen === settle.seen);
   return (
     <section className="mt-5 border-t border-ink pt-3" aria-label="Settle-in test">
       <h3 className="text-sm font-semibold">Settle-in test</h3>

@@ -21,16 +21,16 @@ export function headingOf({ action }: Step): string {
 }
 
 /** The steps in their order. */
-export function stepsOf(worked: Workup | undefined): Step[] {
-  if (!worked) return [];
-  const found: Step[] = [];
-  for (const id of worked.set_order) {
-    const action = worked.actions.find((one) => one.id === id);
+export function stepsOf(drawnVisit: Workup | undefined): Step[] {
+  if (!drawnVisit) return [];
+  const steps: Step[] = [];
+  for (const id of drawnVisit.set_order) {
+    const action = drawnVisit.actions.find((action) => action.id === id);
     if (!action) continue;
     const [posture = "", key = ""] = action.step.split(".");
-    found.push({ action, row: action.step ? rowOf(worked, posture, key) : undefined });
+    steps.push({ action, row: action.step ? rowOf(drawnVisit, posture, key) : undefined });
   }
-  return found;
+  return steps;
 }
 
 /** Whether nothing is left to do: set, done, put off with a reason, or stopped. */

@@ -81,11 +81,11 @@ function ThePair({ pair }: { pair: Pair }) {
           </tr>
         </thead>
         <tbody>
-          {pair.lines.map((one) => (
-            <tr key={one.key} className="border-t border-hair align-top">
-              <td className="py-1 pr-2">{one.label}</td>
-              <td className="py-1 pr-2">{said(one.seated, one.unit, one.seated_by)}</td>
-              <td className="py-1">{said(one.standing, one.unit, one.standing_by)}</td>
+          {pair.lines.map((line) => (
+            <tr key={line.key} className="border-t border-hair align-top">
+              <td className="py-1 pr-2">{line.label}</td>
+              <td className="py-1 pr-2">{said(line.seated, line.unit, line.seated_by)}</td>
+              <td className="py-1">{said(line.standing, line.unit, line.standing_by)}</td>
             </tr>
           ))}
         </tbody>

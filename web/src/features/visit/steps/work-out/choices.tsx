@@ -37,8 +37,8 @@ export function Choices() {
       <Bundles bundles={bundles} questions={questions} />
       <Folds open={open} onOpen={setOpen}>
         <ul>
-          {questions.map((one) => (
-            <One key={one.id} question={one} open={open === one.id} />
+          {questions.map((question) => (
+            <One key={question.id} question={question} open={open === question.id} />
           ))}
         </ul>
       </Folds>
@@ -49,19 +49,19 @@ export function Choices() {
 /** Where the position taken comes from. */
 function From({ question, standing }: { question: Question; standing?: boolean }) {
   const cells = useCells();
-  const worked = useWorkup();
+  const drawnVisit = useWorkup();
   const id = standing ? `${STANDING}${question.id}` : question.id;
   if (cells.get(`${PATH}${id}`)?.typed) return "this visit";
-  return worked?.bundle[id] ? "the practice" : standing ? "as seated" : "standard";
+  return drawnVisit?.bundle[id] ? "the practice" : standing ? "as seated" : "standard";
 }
 
 function One({ question, open }: { question: Question; open: boolean }) {
   const cells = useCells();
-  const worked = useWorkup();
-  const chosen = (id: string) => cells.get(`${PATH}${id}`)?.typed || worked?.bundle[id];
-  const at = chosen(question.id) ?? question.default;
+  const drawnVisit = useWorkup();
+  const chosen = (id: string) => cells.get(`${PATH}${id}`)?.typed || drawnVisit?.bundle[id];
+  const text = chosen(question.id) ?? question.default;
   const alone = chosen(`${STANDING}${question.id}`);
-  const position = question.positions.find((one) => one.id === at);
+  const position = question.positions.find((position) => position.id === text);
   return (
     <Fold
       id={question.id}
@@ -73,8 +73,8 @@ function One({ question, open }: { question: Question; open: boolean }) {
             <b>{question.label}</b>
             <span className="block text-sm text-soft">
               {position?.label}
-              {alone && alone !== at
-                ? `; standing: ${question.positions.find((one) => one.id === alone)?.label}`
+              {alone && alone !== text
+                ? `; standing: ${question.positions.find((position) => position.id === alone)?.label}`
                 : ""}
             </span>
           </span>
@@ -84,9 +84,9 @@ function One({ question, open }: { question: Question; open: boolean }) {
         </>
       }
     >
-      <Positions question={question} at={at} />
+      <Positions question={question} at={text} />
       {question.standing && (
-        <Positions question={question} at={alone ?? at} standing inherited={!alone} />
+        <Positions question={question} at={alone ?? text} standing inherited={!alone} />
       )}
     </Fold>
   );
@@ -107,15 +107,15 @@ function Positions({
   const { unit, readOnly } = useVisitFacts();
   const queue = useQueue();
   const cells = useCells();
-  const worked = useWorkup();
+  const drawnVisit = useWorkup();
   const bench = useBench();
   const path = `${PATH}${standing ? STANDING : ""}${question.id}`;
   const [moved, setMoved] = useState<Record<string, Schemas["SettingChange"][]>>({});
-  const revision = worked?.revision;
+  const revision = drawnVisit?.revision;
   // biome-ignore lint/correctness/useExhaustiveDependencies: asked again only where the visit has moved on
   useEffect(() => {
     let gone = false;
-    const others = question.positions.filter((one) => one.id !== at);
+    const others = question.positions.filter((position) => position.id !== at);
     void (async () => {
       for (const other of others) {
         const tried = await bench.ask({ [path]: other.id }).catch(() => null);
@@ -133,27 +133,29 @@ function Positions({
         {standing ? "Standing alone" : question.standing ? "Both postures" : "Positions"}
         {inherited && <span className="font-normal text-soft"> as seated</span>}
       </legend>
-      {question.positions.map((one) => (
-        <div key={one.id} className="border-b border-hair py-2 last:border-0">
+      {question.positions.map((position) => (
+        <div key={position.id} className="border-b border-hair py-2 last:border-0">
           <label className="flex min-h-11 items-start gap-2">
             <input
               type="radio"
               name={path}
-              checked={one.id === at && !inherited}
+              checked={position.id === at && !inherited}
               disabled={readOnly}
-              onChange={() => queue.type(path, one.id, unit)}
+              onChange={() => queue.type(path, position.id, unit)}
               className="mt-1 size-5 accent-(--ink)"
             />
             <span>
-              {one.label}
-              {one.id === question.default && <span className="text-sm text-soft"> standard</span>}
-              <span className="block text-sm text-soft">{one.why}</span>
+              {position.label}
+              {position.id === question.default && (
+                <span className="text-sm text-soft"> standard</span>
+              )}
+              <span className="block text-sm text-soft">{position.why}</span>
             </span>
           </label>
-          {one.id !== at && (
+          {position.id !== at && (
             <div className="pl-7">
-              {moved[one.id] ? (
-                <SettingChanges of={moved[one.id] ?? []} none="No effect for this client." />
+              {moved[position.id] ? (
+                <SettingChanges of={moved[position.id] ?? []} none="No effect for this client." />
               ) : (
                 <p className="text-sm text-soft">…</p>
               )}
@@ -180,17 +182,21 @@ function Bundles({
 }) {
   const { unit, readOnly } = useVisitFacts();
   const queue = useQueue();
-  const worked = useWorkup();
+  const drawnVisit = useWorkup();
   const { setPart } = useNavigation();
   const bench = useBench();
   const { add } = useRuleSetChanges();
   const [name, setName] = useState<string | null>(null);
   const [first, setFirst] = useState(VISIT);
   const [second, setSecond] = useState(bundles[0]?.id ?? HOUSE);
-  const mine = worked?.bundle ?? {};
-  const defaults = Object.fromEntries(questions.map((one) => [one.id, one.default]));
+  const mine = drawnVisit?.bundle ?? {};
+  const defaults = Object.fromEntries(questions.map((question) => [question.id, question.default]));
   const choices = (id: string): Record<string, string> =>
-    id === VISIT ? mine : id === HOUSE ? {} : (bundles.find((one) => one.id === id)?.choices ?? {});
+    id === VISIT
+      ? mine
+      : id === HOUSE
+        ? {}
+        : (bundles.find((bundle) => bundle.id === id)?.choices ?? {});
   /** A bundle as tries: what it doesn't name is the usual, alone standing taken back. */
   const tries = (id: string): Record<string, string> => {
     const whole = { ...defaults, ...choices(id) };
@@ -199,15 +205,15 @@ function Bundles({
   const names: [string, string][] = [
     [VISIT, "This visit"],
     [HOUSE, "Standard"],
-    ...bundles.map((one): [string, string] => [one.id, one.name]),
+    ...bundles.map((bundle): [string, string] => [bundle.id, bundle.name]),
   ];
   const named = (id: string) => names.find(([at]) => at === id)?.[1] ?? "";
   const [id, renew] = useNewId();
   const take = (id: string) => {
     const wanted = tries(id);
     const other = Object.entries(wanted).filter(([path, position]) => {
-      const at = path.slice(PATH.length);
-      return (mine[at] ?? defaults[at]) !== position;
+      const text = path.slice(PATH.length);
+      return (mine[text] ?? defaults[text]) !== position;
     });
     queue.typeAll(other, unit);
   };

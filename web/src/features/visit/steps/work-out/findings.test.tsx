@@ -17,8 +17,8 @@ const feet: Schemas["CauseView"] = {
 const gone = aFinding({ id: "chair.base", title: "Base cracked", verdict: "dismissed" });
 
 test("findings stand under their cause, with what it may explain", () => {
-  const worked = aWorkup({ causes: [feet], findings: [aFinding()] });
-  renderInVisit(<Findings />, { worked });
+  const drawnVisit = aWorkup({ causes: [feet], findings: [aFinding()] });
+  renderInVisit(<Findings />, { drawnVisit: drawnVisit });
   const cause = screen.getByRole("region", { name: "The feet hang" });
   expect(cause.textContent).toContain("88\u00a0min a day");
   expect(within(cause).getByText("May explain: Knee 4 of 10")).toBeTruthy();
@@ -26,16 +26,16 @@ test("findings stand under their cause, with what it may explain", () => {
 });
 
 test("a complaint that nothing explains is said, and a dismissed finding is kept apart", () => {
-  const worked = aWorkup({ findings: [aFinding(), gone], unexplained: ["Left wrist 6 of 10"] });
-  renderInVisit(<Findings />, { worked });
+  const drawnVisit = aWorkup({ findings: [aFinding(), gone], unexplained: ["Left wrist 6 of 10"] });
+  renderInVisit(<Findings />, { drawnVisit: drawnVisit });
   expect(screen.getByText(/No cause found here explains: Left wrist 6 of 10/)).toBeTruthy();
   expect(screen.getByText("Dismissed: 1")).toBeTruthy();
   expect(screen.getByRole("heading", { level: 2 }).textContent).toBe("1 found");
 });
 
 test("accepting types a verdict under the finding's own path", async () => {
-  const worked = aWorkup({ causes: [feet], findings: [aFinding()] });
-  const done = renderInVisit(<Findings />, { worked });
+  const drawnVisit = aWorkup({ causes: [feet], findings: [aFinding()] });
+  const done = renderInVisit(<Findings />, { drawnVisit: drawnVisit });
   await userEvent.click(screen.getByRole("button", { name: /Seat/ }));
   await userEvent.click(screen.getByRole("button", { name: "Accept" }));
   expect(done.type).toHaveBeenCalledWith("work.finding.seated-seat.verdict", "accepted", "cm");
@@ -43,8 +43,8 @@ test("accepting types a verdict under the finding's own path", async () => {
 
 test("who may only read sees the verdict and nothing to press", async () => {
   const accepted = aFinding({ verdict: "accepted" });
-  const worked = aWorkup({ causes: [feet], findings: [accepted] });
-  renderInVisit(<Findings />, { worked, readOnly: true });
+  const drawnVisit = aWorkup({ causes: [feet], findings: [accepted] });
+  renderInVisit(<Findings />, { drawnVisit: drawnVisit, readOnly: true });
   await userEvent.click(screen.getByRole("button", { name: /Seat/ }));
   expect(screen.queryByRole("button", { name: "Accept" })).toBeNull();
   expect(screen.queryByRole("button", { name: /Add your own/ })).toBeNull();

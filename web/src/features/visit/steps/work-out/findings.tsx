@@ -24,21 +24,21 @@ const verdictOf = (id: string) => `work.finding.${id.replaceAll(".", "-")}.verdi
 export function Findings() {
   const { readOnly, unit } = useVisitFacts();
   const queue = useQueue();
-  const worked = useWorkup();
+  const drawnVisit = useWorkup();
   const { go } = useNavigation();
   const { setActive } = useDrawingStore();
   const [open, setOpen] = useState<string | null>(null);
   const [adding, setAdding] = useState<string | null>(null);
-  if (!worked) return <Skeleton lines={8} label="Looking for causes" />;
-  const off = worked.findings;
-  const kept = off.filter((found) => found.verdict !== "dismissed");
-  const dismissed = off.filter((found) => found.verdict === "dismissed");
-  const causes = worked.causes;
-  const programs = off.filter((found) => !found.own);
-  const unseen = programs.filter((found) => !found.verdict);
+  if (!drawnVisit) return <Skeleton lines={8} label="Looking for causes" />;
+  const off = drawnVisit.findings;
+  const kept = off.filter((finding) => finding.verdict !== "dismissed");
+  const dismissed = off.filter((finding) => finding.verdict === "dismissed");
+  const causes = drawnVisit.causes;
+  const programs = off.filter((finding) => !finding.own);
+  const unseen = programs.filter((program) => !program.verdict);
   const acceptAll = () =>
     queue.typeAll(
-      unseen.map((found) => [verdictOf(found.id), "accepted"] as const),
+      unseen.map((finding) => [verdictOf(finding.id), "accepted"] as const),
       unit,
     );
   /** On a finding: a accepts, d dismisses and goes on to the next; arrows go from one to the next. */
@@ -50,19 +50,19 @@ export function Findings() {
     event.preventDefault();
     event.stopPropagation();
     const id = here.dataset.finding ?? "";
-    if (verdict && programs.some((found) => found.id === id))
+    if (verdict && programs.some((program) => program.id === id))
       queue.type(verdictOf(id), verdict, unit);
     const all = [...event.currentTarget.querySelectorAll<HTMLElement>("[data-finding]")];
     all[all.indexOf(here) + (way ?? 1)]?.focus();
   };
-  const one = (found: Found) => (
+  const one = (finding: Found) => (
     <One
-      key={found.id}
-      found={found}
-      open={open === found.id}
+      key={finding.id}
+      finding={finding}
+      open={open === finding.id}
       onToggle={() => {
-        setOpen(open === found.id ? null : found.id);
-        setActive(found.key || null);
+        setOpen(open === finding.id ? null : finding.id);
+        setActive(finding.key || null);
       }}
     />
   );
@@ -100,15 +100,15 @@ export function Findings() {
           )}
           <ul>
             {cause.findings.map((id) => {
-              const found = kept.find((each) => each.id === id);
-              return found && one(found);
+              const finding = kept.find((each) => each.id === id);
+              return finding && one(finding);
             })}
           </ul>
         </section>
       ))}
-      {worked.unexplained.length > 0 && (
+      {drawnVisit.unexplained.length > 0 && (
         <p className="mb-2 border-l-4 border-ink pl-3 text-sm">
-          No cause found here explains: {worked.unexplained.join("; ")}. Look again, or refer.
+          No cause found here explains: {drawnVisit.unexplained.join("; ")}. Look again, or refer.
         </p>
       )}
       {adding && <Own id={adding} />}
@@ -165,83 +165,85 @@ function Strokes({ severity }: { severity: string | null | undefined }) {
   );
 }
 
-function One({ found, open, onToggle }: { found: Found; open: boolean; onToggle: () => void }) {
-  const dismissed = found.verdict === "dismissed";
+function One({ finding, open, onToggle }: { finding: Found; open: boolean; onToggle: () => void }) {
+  const dismissed = finding.verdict === "dismissed";
   return (
     <li className="border-b border-hair">
       <button
         type="button"
-        data-finding={found.id}
+        data-finding={finding.id}
         aria-expanded={open}
         onClick={onToggle}
         className="grid min-h-12 w-full grid-cols-[20px_1fr_auto] items-start gap-x-2 py-2 text-left"
       >
-        <Strokes severity={found.severity} />
+        <Strokes severity={finding.severity} />
         <span className={dismissed ? "text-soft line-through" : ""}>
-          <b>{found.title}</b>
-          {found.posture === "standing" && <span className="text-soft"> standing</span>}
+          <b>{finding.title}</b>
+          {finding.posture === "standing" && <span className="text-soft"> standing</span>}
           {!open && (
-            <span className="block text-sm text-soft">{found.words || found.instruction}</span>
+            <span className="block text-sm text-soft">{finding.words || finding.instruction}</span>
           )}
         </span>
         <span className="figures text-right text-sm">
-          {found.joint && found.minutes != null && <b>{Math.round(found.minutes)}&nbsp;min</b>}
-          {found.verdict === "accepted" && <span className="block text-soft">accepted</span>}
+          {finding.joint && finding.minutes != null && (
+            <b>{Math.round(finding.minutes)}&nbsp;min</b>
+          )}
+          {finding.verdict === "accepted" && <span className="block text-soft">accepted</span>}
         </span>
       </button>
-      {open && <Detail found={found} />}
+      {open && <Detail finding={finding} />}
     </li>
   );
 }
 
-function Detail({ found }: { found: Found }) {
+function Detail({ finding }: { finding: Found }) {
   const { catalogue } = useVisitFacts();
   const { go } = useNavigation();
   const lines: [string, string | null | undefined][] = [
-    ["Found", found.cause],
-    ["Matters", found.own ? found.why : null],
-    ["To do", found.instruction],
-    ["Limit", found.left],
-    ["Evidence", found.evidence.join("; ")],
-    ["Felt there", found.felt.join("; ")],
+    ["Found", finding.cause],
+    ["Matters", finding.own ? finding.why : null],
+    ["To do", finding.instruction],
+    ["Limit", finding.left],
+    ["Evidence", finding.evidence.join("; ")],
+    ["Felt there", finding.felt.join("; ")],
     [
       "Severity",
-      found.severity &&
-        `${found.severity}${found.safety ? ": unsafe however briefly used" : found.sum ? `: ${found.sum}` : ""}`,
+      finding.severity &&
+        `${finding.severity}${finding.safety ? ": unsafe however briefly used" : finding.sum ? `: ${finding.sum}` : ""}`,
     ],
-    ["Threshold", catalogue.sources[found.source] ?? found.source],
+    ["Threshold", catalogue.sources[finding.source] ?? finding.source],
   ];
   return (
     <div className="pb-3 pl-7 text-sm">
       <Lines of={lines} />
-      {found.photo && (
+      {finding.photo && (
         <button
           type="button"
           onClick={() => go("look", "photos")}
           className="mt-2 block border border-ink/40"
         >
           <Picture
-            id={found.photo}
+            id={finding.photo}
             alt="The photograph it was read from; opens Photos"
             className="h-28"
           />
         </button>
       )}
-      {found.own ? <Own id={found.id.replace(/^own-/, "")} /> : <Decide found={found} />}
+      {finding.own ? <Own id={finding.id.replace(/^own-/, "")} /> : <Decide finding={finding} />}
     </div>
   );
 }
 
 /** Accept, say it in one's own words, or dismiss with a reason. */
-function Decide({ found }: { found: Found }) {
+function Decide({ finding }: { finding: Found }) {
   const { catalogue, unit, readOnly } = useVisitFacts();
   const queue = useQueue();
   const cells = useCells();
-  const start = `work.finding.${found.id.replaceAll(".", "-")}`;
+  const start = `work.finding.${finding.id.replaceAll(".", "-")}`;
   const typed = (what: string) => cells.get(`${start}.${what}`)?.typed ?? "";
   const [wording, setWording] = useState(typed("words") !== "");
   const field = (what: string) =>
-    memberField(catalogue, `work.finding.*.${what}`, found.id.replaceAll(".", "-"));
+    memberField(catalogue, `work.finding.*.${what}`, finding.id.replaceAll(".", "-"));
   const verdict = typed("verdict");
   const set = (to: string) => queue.type(`${start}.verdict`, verdict === to ? "" : to, unit);
   const words = field("words");
@@ -250,8 +252,8 @@ function Decide({ found }: { found: Found }) {
   if (readOnly)
     return (
       <p className="mt-2">
-        {found.verdict ?? "Not reviewed"}
-        {found.dismissed_for && `: ${found.dismissed_for}`}
+        {finding.verdict ?? "Not reviewed"}
+        {finding.dismissed_for && `: ${finding.dismissed_for}`}
       </p>
     );
   return (
@@ -299,9 +301,9 @@ function Own({ id }: { id: string }) {
 }
 
 function Rest({ state, title }: { state: Schemas["RestView"]["state"]; title: string }) {
-  const worked = useWorkup();
-  const list = worked?.rest.filter((found) => found.state === state) ?? [];
-  const subjects = [...new Set(list.map((found) => found.subject))];
+  const drawnVisit = useWorkup();
+  const list = drawnVisit?.rest.filter((rest) => rest.state === state) ?? [];
+  const subjects = [...new Set(list.map((rest) => rest.subject))];
   if (list.length === 0) return null;
   return (
     <details className="mt-1">
@@ -313,10 +315,10 @@ function Rest({ state, title }: { state: Schemas["RestView"]["state"]; title: st
           <h3 className="text-soft">{subject}</h3>
           <ul>
             {list
-              .filter((found) => found.subject === subject)
-              .map((found) => (
-                <li key={found.id} className="border-b border-hair py-1">
-                  {found.text}
+              .filter((rest) => rest.subject === subject)
+              .map((rest) => (
+                <li key={rest.id} className="border-b border-hair py-1">
+                  {rest.text}
                 </li>
               ))}
           </ul>

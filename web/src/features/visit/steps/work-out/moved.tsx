@@ -21,18 +21,20 @@ export function SettingChanges({
         </tr>
       </thead>
       <tbody>
-        {of.map((one) => (
-          <tr key={`${one.posture}.${one.id}`} className="border-b border-hair">
+        {of.map((settingChange) => (
+          <tr key={`${settingChange.posture}.${settingChange.id}`} className="border-b border-hair">
             <th scope="row" className="py-1 pr-2 text-left font-normal">
-              {one.label}
-              {one.posture === "standing" && <span className="text-soft"> standing</span>}
+              {settingChange.label}
+              {settingChange.posture === "standing" && <span className="text-soft"> standing</span>}
             </th>
-            <td className="figures text-right text-soft">{one.before}</td>
+            <td className="figures text-right text-soft">{settingChange.before}</td>
             <td className="figures px-1.5 text-right whitespace-nowrap">
-              {one.after}
-              <span className="text-soft">{quantity("", one.unit)}</span>
+              {settingChange.after}
+              <span className="text-soft">{quantity("", settingChange.unit)}</span>
             </td>
-            <td className="figures text-right font-semibold whitespace-nowrap">{one.by}</td>
+            <td className="figures text-right font-semibold whitespace-nowrap">
+              {settingChange.by}
+            </td>
           </tr>
         ))}
       </tbody>

@@ -25,7 +25,7 @@ const riser = anOffer({ key: "screen_riser", slot: "Screen", label: "Screen rise
 
 test("a tick swaps what its place has, keeps the rest, and takes the plan", async () => {
   const acts = renderInVisit(<OwnPlan />, {
-    worked: aWorkup({ offers: [anOffer(), box, riser] }),
+    drawnVisit: aWorkup({ offers: [anOffer(), box, riser] }),
   });
   await userEvent.click(screen.getByRole("checkbox", { name: /^Footrest/ }));
   expect(acts.type.mock.calls).toEqual([
@@ -36,7 +36,7 @@ test("a tick swaps what its place has, keeps the rest, and takes the plan", asyn
 });
 
 test("the last tick taken away leads back to what is here", async () => {
-  const acts = renderInVisit(<OwnPlan />, { worked: aWorkup({ offers: [anOffer(), riser] }) });
+  const acts = renderInVisit(<OwnPlan />, { drawnVisit: aWorkup({ offers: [anOffer(), riser] }) });
   await userEvent.click(screen.getByRole("checkbox", { name: /^Screen riser/ }));
   expect(acts.type.mock.calls).toEqual([
     ["work.own_plan.screen_riser.taken", "", "cm"],

@@ -12,8 +12,8 @@ type Offer = Schemas["OfferView"];
 export function useOwnPlan() {
   const { unit } = useVisitFacts();
   const queue = useQueue();
-  const worked = useWorkup();
-  const taken = worked?.offers.filter((one) => one.taken).map((one) => one.key) ?? [];
+  const drawnVisit = useWorkup();
+  const taken = drawnVisit?.offers.filter((offer) => offer.taken).map((offer) => offer.key) ?? [];
   return (keys: readonly string[]) => {
     const path = (key: string) => `work.own_plan.${key}.taken`;
     for (const key of taken) if (!keys.includes(key)) queue.type(path(key), "", unit);
@@ -24,19 +24,19 @@ export function useOwnPlan() {
 
 /** What is ticked, with one thing more in the place of what its slot has. */
 export function tickedWith(offers: readonly Offer[], key: string): string[] {
-  const slot = offers.find((one) => one.key === key)?.slot;
-  const others = offers.filter((one) => one.taken && one.slot !== slot);
-  return [...others.map((one) => one.key), key];
+  const slot = offers.find((offer) => offer.key === key)?.slot;
+  const others = offers.filter((offer) => offer.taken && offer.slot !== slot);
+  return [...others.map((other) => other.key), key];
 }
 
 /** Everything that can be added, slot by slot: tick, swap, combine. */
 export function OwnPlan() {
   const { fields, readOnly } = useVisitFacts();
-  const worked = useWorkup();
+  const drawnVisit = useWorkup();
   const take = useOwnPlan();
-  const offers = worked?.offers ?? [];
-  const budget = fields.find((one) => one.id === fieldId("work.budget"));
-  const slots = [...new Set(offers.map((one) => one.slot))];
+  const offers = drawnVisit?.offers ?? [];
+  const budget = fields.find((field) => field.id === fieldId("work.budget"));
+  const slots = [...new Set(offers.map((offer) => offer.slot))];
   const tick = (offer: Offer) => {
     const ticked = tickedWith(offers, offer.key);
     take(offer.taken ? ticked.filter((key) => key !== offer.key) : ticked);
@@ -58,22 +58,22 @@ export function OwnPlan() {
         <fieldset key={slot} className="border-b border-hair py-1.5" disabled={readOnly}>
           <legend className="float-left w-full text-sm text-soft">{slot}</legend>
           {offers
-            .filter((one) => one.slot === slot)
-            .map((one) => (
+            .filter((offer) => offer.slot === slot)
+            .map((offer) => (
               <div
-                key={one.key}
+                key={offer.key}
                 className="clear-both grid min-h-11 grid-cols-[1fr_auto] items-center gap-2"
               >
-                <CheckBox checked={one.taken} disabled={readOnly} onChange={() => tick(one)}>
-                  {one.label}
+                <CheckBox checked={offer.taken} disabled={readOnly} onChange={() => tick(offer)}>
+                  {offer.label}
                   <span className="block text-sm text-soft">
-                    {one.does}
-                    {one.temporary ? ", temporary" : ""}
+                    {offer.does}
+                    {offer.temporary ? ", temporary" : ""}
                   </span>
                 </CheckBox>
                 <span className="figures text-right text-sm">
-                  {one.price}
-                  {one.removes && <b className="block">−{one.removes}</b>}
+                  {offer.price}
+                  {offer.removes && <b className="block">−{offer.removes}</b>}
                 </span>
               </div>
             ))}

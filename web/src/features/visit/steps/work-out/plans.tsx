@@ -20,14 +20,14 @@ type Plan = Schemas["PlanView"];
 /** Three plans with what each leaves over, single purchases, what moves, and stacks. */
 export function Plans() {
   const { readOnly } = useVisitFacts();
-  const worked = useWorkup();
+  const drawnVisit = useWorkup();
   const take = useOwnPlan();
-  const mine = worked?.offers.filter((one) => one.taken).map((one) => one.key) ?? [];
+  const mine = drawnVisit?.offers.filter((offer) => offer.taken).map((offer) => offer.key) ?? [];
   const trial = useWhatIf();
-  const plans = trial.tried?.plans.length ? trial.tried.plans : worked?.plans;
-  const fixes = trial.tried?.plans.length ? trial.tried.fixes : worked?.fixes;
+  const plans = trial.tried?.plans.length ? trial.tried.plans : drawnVisit?.plans;
+  const fixes = trial.tried?.plans.length ? trial.tried.fixes : drawnVisit?.fixes;
   const assumed = [...new Set(plans?.flatMap((plan) => plan.assumes))];
-  if (!worked || !plans?.length) return <Skeleton lines={9} label="Weighing the plans" />;
+  if (!drawnVisit || !plans?.length) return <Skeleton lines={9} label="Weighing the plans" />;
   return (
     <div className="flex flex-col gap-4 pb-6">
       <p className="text-sm text-soft">
@@ -42,7 +42,7 @@ export function Plans() {
         </ul>
       )}
       {plans.map((plan) => (
-        <One key={plan.id} plan={plan} taken={worked.plan === plan.id} />
+        <One key={plan.id} plan={plan} taken={drawnVisit.plan === plan.id} />
       ))}
       <OwnPlan />
       {fixes && fixes.length > 0 && (
@@ -69,7 +69,10 @@ export function Plans() {
                   <b>−{fix.removes}</b>
                   <span className="block text-sm text-soft">{fix.left} left</span>
                   {!readOnly && mine.every((key) => key !== fix.id) && (
-                    <Button look="quiet" onClick={() => take(tickedWith(worked.offers, fix.id))}>
+                    <Button
+                      look="quiet"
+                      onClick={() => take(tickedWith(drawnVisit.offers, fix.id))}
+                    >
                       Take it
                     </Button>
                   )}
@@ -79,28 +82,28 @@ export function Plans() {
           </ol>
         </section>
       )}
-      {worked.moves.length > 0 && <Moves moves={worked.moves} />}
-      {worked.laptop.length > 0 && (
+      {drawnVisit.moves.length > 0 && <Moves moves={drawnVisit.moves} />}
+      {drawnVisit.laptop.length > 0 && (
         <section aria-label="Laptop in turns">
           <h2 className="border-b border-ink pb-1 font-semibold">Using the laptop alone</h2>
           <p className="py-1 text-sm text-soft">
             Screen and keyboard can't both be at the right height.
           </p>
-          {worked.laptop.map((one) => (
-            <div key={one.id} className="border-b border-hair py-1.5 text-sm">
+          {drawnVisit.laptop.map((laptop) => (
+            <div key={laptop.id} className="border-b border-hair py-1.5 text-sm">
               <p>
-                <b>{one.label}</b> <span className="figures">{one.raise_by}</span>
+                <b>{laptop.label}</b> <span className="figures">{laptop.raise_by}</span>
               </p>
-              <p className="figures">{one.costs}</p>
-              <p className="text-soft">{one.limit}</p>
+              <p className="figures">{laptop.costs}</p>
+              <p className="text-soft">{laptop.limit}</p>
             </div>
           ))}
         </section>
       )}
-      {worked.zones.length > 0 && (
+      {drawnVisit.zones.length > 0 && (
         <section aria-label="Beside the keys">
           <h2 className="border-b border-ink pb-1 font-semibold">Beside the keys</h2>
-          {worked.zones.map((zone) => (
+          {drawnVisit.zones.map((zone) => (
             <div key={zone.id} className="border-b border-hair py-1.5 text-sm">
               <p>
                 <b>{zone.label}</b>, {zone.side}
@@ -160,23 +163,23 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
             </p>
           ) : (
             <ul className="mt-1">
-              {plan.added.map((one) => (
+              {plan.added.map((added) => (
                 <li
-                  key={`${one.id} ${one.height}`}
+                  key={`${added.id} ${added.height}`}
                   className="grid grid-cols-[1fr_auto] gap-2 py-1"
                 >
                   <span>
-                    {one.label}
+                    {added.label}
                     <span className="block text-sm text-soft">
-                      {one.does}
-                      {one.height ? `, ${one.height}` : ""}
-                      {one.temporary ? ", temporary" : ""}
+                      {added.does}
+                      {added.height ? `, ${added.height}` : ""}
+                      {added.temporary ? ", temporary" : ""}
                     </span>
                   </span>
                   <span className="figures text-right text-sm">
-                    {one.price}
-                    {one.removes && <span className="block">−{one.removes}</span>}
-                    {one.mends && <span className="block">{one.mends}</span>}
+                    {added.price}
+                    {added.removes && <span className="block">−{added.removes}</span>}
+                    {added.mends && <span className="block">{added.mends}</span>}
                   </span>
                 </li>
               ))}
@@ -190,8 +193,8 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
               <span className="text-soft">Left: </span>
               {plan.left
                 .map(
-                  (one) =>
-                    `${one.label.toLowerCase()}${one.posture === "standing" ? ", standing" : ""} ${one.over}`,
+                  (left) =>
+                    `${left.label.toLowerCase()}${left.posture === "standing" ? ", standing" : ""} ${left.over}`,
                 )
                 .join("; ")}
             </p>
@@ -200,8 +203,11 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
             <summary className="flex min-h-11 items-center text-soft">Settings</summary>
             <Lines
               of={[
-                ["Seated", plan.seated.map((one) => `${one.label} ${one.value}`).join(", ")],
-                ["Standing", plan.standing.map((one) => `${one.label} ${one.value}`).join(", ")],
+                ["Seated", plan.seated.map((setAt) => `${setAt.label} ${setAt.value}`).join(", ")],
+                [
+                  "Standing",
+                  plan.standing.map((setAt) => `${setAt.label} ${setAt.value}`).join(", "),
+                ],
               ]}
             />
           </details>
@@ -222,7 +228,7 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
               Use this plan
             </Button>
             {plan.id !== "own" && plan.added.length > 0 && (
-              <Button look="quiet" onClick={() => take(plan.added.map((one) => one.key))}>
+              <Button look="quiet" onClick={() => take(plan.added.map((added) => added.key))}>
                 Start my own from it
               </Button>
             )}
@@ -239,19 +245,19 @@ function Moves({ moves }: { moves: readonly Schemas["MoveView"][] }) {
     <section aria-label="Between sitting and standing">
       <h2 className="border-b border-ink pb-1 font-semibold">Between sitting and standing</h2>
       <ul>
-        {moves.map((one) => (
+        {moves.map((move) => (
           <li
-            key={one.piece}
+            key={move.piece}
             className="grid grid-cols-[1fr_auto] gap-2 border-b border-hair py-1.5 text-sm"
           >
             <span>
-              <b>{one.label}</b>
-              {one.both && <span className="block text-soft">{one.both}</span>}
+              <b>{move.label}</b>
+              {move.both && <span className="block text-soft">{move.both}</span>}
             </span>
-            {one.seated && (
+            {move.seated && (
               <span className="figures text-right">
-                {one.seated} to {one.standing}&nbsp;{unit}
-                <span className="block font-semibold">{one.by}</span>
+                {move.seated} to {move.standing}&nbsp;{unit}
+                <span className="block font-semibold">{move.by}</span>
               </span>
             )}
           </li>

@@ -6,10 +6,10 @@ import { useWorkup } from "../../state/workup";
 
 /** Strain minutes by region, each with its arithmetic. */
 export function StrainMinutes() {
-  const worked = useWorkup();
+  const drawnVisit = useWorkup();
   const { go } = useNavigation();
-  if (!worked) return <Skeleton lines={6} label="Working out" />;
-  const most = Math.max(60, ...worked.strain.map((one) => one.minutes));
+  if (!drawnVisit) return <Skeleton lines={6} label="Working out" />;
+  const most = Math.max(60, ...drawnVisit.strain.map((strain) => strain.minutes));
   return (
     <div className="flex flex-1 flex-col">
       <h2 data-arrival="" tabIndex={-1} className="text-xl outline-none">
@@ -19,31 +19,34 @@ export function StrainMinutes() {
         Hours × share of the time × degrees outside the band (30° at the most) ÷ 30°. A joint counts
         once, by its strongest evidence. It ranks what to do first; it is no forecast.
       </p>
-      {worked.strain.length === 0 && (
+      {drawnVisit.strain.length === 0 && (
         <p>
-          {worked.hours > 0
+          {drawnVisit.hours > 0
             ? "No joint is known to be out of range."
             : "Enter hours by task in Ask to see this."}
         </p>
       )}
       <ul>
-        {worked.strain.map((one) => (
-          <li key={one.region} className="border-b border-hair py-2">
+        {drawnVisit.strain.map((strain) => (
+          <li key={strain.region} className="border-b border-hair py-2">
             <div className="flex items-baseline justify-between">
-              <h3 className="font-semibold">{one.label}</h3>
+              <h3 className="font-semibold">{strain.label}</h3>
               <p className="figures text-lg font-semibold">
-                {Math.round(one.minutes)} <span className="text-sm font-normal text-soft">min</span>
+                {Math.round(strain.minutes)}{" "}
+                <span className="text-sm font-normal text-soft">min</span>
               </p>
             </div>
             <div className="h-2 border border-ink/50" aria-hidden="true">
               <div
                 className="h-full bg-ink/70"
-                style={{ width: `${(100 * one.minutes) / most}%` }}
+                style={{ width: `${(100 * strain.minutes) / most}%` }}
               />
             </div>
-            {one.felt.length > 0 && <p className="mt-1 text-sm">Felt: {one.felt.join("; ")}</p>}
+            {strain.felt.length > 0 && (
+              <p className="mt-1 text-sm">Felt: {strain.felt.join("; ")}</p>
+            )}
             <ul className="mt-1 text-sm">
-              {one.parts.map((part) => (
+              {strain.parts.map((part) => (
                 <li
                   key={`${part.title} ${part.posture}`}
                   className={part.counted ? "" : "text-soft"}

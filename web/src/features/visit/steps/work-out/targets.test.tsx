@@ -18,7 +18,7 @@ test("what Set has to do is counted, and of it what has to move", () => {
   actions.push(anAction({ id: "add.lamp", state: "done" }));
   const set_order = actions.map(({ id }) => id);
   const rows = [aRow(), limited, left];
-  renderInVisit(<Targets />, { worked: aWorkup({ rows, order, actions, set_order }) });
+  renderInVisit(<Targets />, { drawnVisit: aWorkup({ rows, order, actions, set_order }) });
   expect(screen.getByRole("heading", { level: 2 }).textContent).toBe("Four things to set");
   expect(screen.getByText("2 of them move from where they were found.")).toBeTruthy();
   const surface = screen.getByRole("button", { name: /Surface/ });
@@ -28,7 +28,7 @@ test("what Set has to do is counted, and of it what has to move", () => {
 
 test("what does not fit at all is said before any degrees", () => {
   const hard = ["Thighs or armrests do not fit under the desk: 3.0 cm short."];
-  renderInVisit(<Targets />, { worked: aWorkup({ hard, over_set: 0 }) });
+  renderInVisit(<Targets />, { drawnVisit: aWorkup({ hard, over_set: 0 }) });
   expect(screen.getByText(hard[0] ?? "")).toBeTruthy();
   expect(screen.queryByText(/Degrees outside the bands/)).toBeNull();
 });
@@ -36,8 +36,13 @@ test("what does not fit at all is said before any degrees", () => {
 test("degrees of joints that nobody knows are never summed up as none", () => {
   const untold = ["Elbow angle"];
   const kept = aRow({ state: "as_found", change: "0" });
-  const worked = aWorkup({ rows: [kept], over_set: 0, untold_found: untold, untold_set: untold });
-  renderInVisit(<Targets />, { worked });
+  const drawnVisit = aWorkup({
+    rows: [kept],
+    over_set: 0,
+    untold_found: untold,
+    untold_set: untold,
+  });
+  renderInVisit(<Targets />, { drawnVisit: drawnVisit });
   expect(screen.getByRole("heading", { level: 2 }).textContent).toBe("Not enough information yet");
   expect(
     screen.getByText(
@@ -56,7 +61,7 @@ test("what is still missing is listed, and one press leads to it", async () => {
   const unknown = aRow({ target: null, setting: null, change: null, state: "unknown" });
   const done = renderInVisit(<Targets />, {
     fields: [shoe],
-    worked: aWorkup({ rows: [unknown] }),
+    drawnVisit: aWorkup({ rows: [unknown] }),
   });
   const missing = screen.getByRole("list", { name: "Missing" });
   await userEvent.click(within(missing).getByRole("button", { name: "Heel, seated" }));
@@ -64,7 +69,7 @@ test("what is still missing is listed, and one press leads to it", async () => {
 });
 
 test("a dimension in doubt puts its name over the targets", async () => {
-  const done = renderInVisit(<Targets />, { worked: aWorkup({ doubtful: ["Arm length"] }) });
+  const done = renderInVisit(<Targets />, { drawnVisit: aWorkup({ doubtful: ["Arm length"] }) });
   expect(screen.getByText("In doubt, so every target with it: arm length.")).toBeTruthy();
   await userEvent.click(screen.getByRole("button", { name: "Check in Measure" }));
   expect(done.go).toHaveBeenCalledWith("measure");

@@ -40,7 +40,7 @@ const STANDING = ["standing"] as const;
 export function Targets() {
   const { fields } = useVisitFacts();
   const cells = useCells();
-  const worked = useWorkup();
+  const drawnVisit = useWorkup();
   const { go, seek } = useNavigation();
   const { setActive } = useDrawingStore();
   const trial = useWhatIf();
@@ -52,23 +52,23 @@ export function Targets() {
     setOpen(rowPicked(part, posture));
     return true;
   });
-  if (!worked) return <Skeleton lines={9} label="Working out the targets" />;
-  const rows = rowsOf(trial, worked);
-  const measured = worked.steps.find((one) => one.step === "measure");
+  if (!drawnVisit) return <Skeleton lines={9} label="Working out the targets" />;
+  const rows = rowsOf(trial, drawnVisit);
+  const measured = drawnVisit.steps.find((step) => step.step === "measure");
   const toMeasure = measured !== undefined && measured.done < measured.needed;
-  const ranked = [...rows].sort((a, b) => place(worked.order, a) - place(worked.order, b));
-  const from = worked.seated_possible ? "seat" : "surface";
+  const ranked = [...rows].sort((a, b) => place(drawnVisit.order, a) - place(drawnVisit.order, b));
+  const from = drawnVisit.seated_possible ? "seat" : "surface";
   const known = rows.some((row) => row.key === from && row.target !== null);
-  const steps = new Set(worked.order);
+  const steps = new Set(drawnVisit.order);
   const toSet = rows.filter((row) => moves(row) && steps.has(`${row.posture}.${row.key}`));
   // Set goes through the same ones
-  const all = stepsOf(worked);
-  const waiting = all.filter((one) => !settled(one));
+  const all = stepsOf(drawnVisit);
+  const waiting = all.filter((step) => !settled(step));
   const first = ranked.find((row) => toSet.includes(row));
   return (
     <div className="flex min-h-full flex-col">
       <h2 data-arrival="" tabIndex={-1} className="text-xl outline-none">
-        {!known || (all.length === 0 && worked.untold_set.length > 0)
+        {!known || (all.length === 0 && drawnVisit.untold_set.length > 0)
           ? "Not enough information yet"
           : all.length === 0
             ? "Nothing to change"
@@ -82,16 +82,16 @@ export function Targets() {
           {toSet.length === 1 ? "it was" : "they were"} found.
         </p>
       )}
-      {[...worked.hard, ...(worked.worse ? [worked.worse] : [])].map((words) => (
+      {[...drawnVisit.hard, ...(drawnVisit.worse ? [drawnVisit.worse] : [])].map((words) => (
         <Notice key={words} className="mb-2">
           {words}
         </Notice>
       ))}
       <p className="mb-3 text-soft">
         {known
-          ? worked.hard.length
+          ? drawnVisit.hard.length
             ? "Until that is solved, the angles matter less."
-            : `Total out of range, ${worked.seated_possible ? "seated" : "standing"}: ${outOfRange(worked)}`
+            : `Total out of range, ${drawnVisit.seated_possible ? "seated" : "standing"}: ${outOfRange(drawnVisit)}`
           : `The ${from}, and all that follows from it, waits for what is missing.`}{" "}
         {known && <Decider />}
       </p>
@@ -122,9 +122,9 @@ export function Targets() {
         </ul>
       )}
       {trial.on && <Notice className="mb-3 text-sm">Trial values. Not saved.</Notice>}
-      {worked.doubtful.length > 0 && (
+      {drawnVisit.doubtful.length > 0 && (
         <Notice className="mb-3 text-sm">
-          <p>In doubt, so every target with it: {worked.doubtful.join(", ").toLowerCase()}.</p>
+          <p>In doubt, so every target with it: {drawnVisit.doubtful.join(", ").toLowerCase()}.</p>
           <Button className="mt-1" onClick={() => go("measure")}>
             Check in Measure
           </Button>
@@ -137,11 +137,11 @@ export function Targets() {
           if (name) setActive(name.split(".")[1] ?? null);
         }}
       >
-        {(worked.seated_possible ? BOTH : STANDING).map((posture) => (
+        {(drawnVisit.seated_possible ? BOTH : STANDING).map((posture) => (
           <section key={posture} aria-label={posture} className="mb-4">
             <h3 className="border-b border-ink pb-1 text-sm font-semibold capitalize">{posture}</h3>
-            {posture === "standing" && worked.why_not_standing && (
-              <p className="border-b border-hair py-2 text-sm">{worked.why_not_standing}</p>
+            {posture === "standing" && drawnVisit.why_not_standing && (
+              <p className="border-b border-hair py-2 text-sm">{drawnVisit.why_not_standing}</p>
             )}
             <ul>
               {ranked
@@ -156,9 +156,9 @@ export function Targets() {
           </section>
         ))}
       </Folds>
-      {worked.notes.length > 0 && (
+      {drawnVisit.notes.length > 0 && (
         <section aria-label="Not judged" className="mb-4 text-sm text-soft">
-          {worked.notes.map((note) => (
+          {drawnVisit.notes.map((note) => (
             <p key={note}>{note}</p>
           ))}
         </section>
@@ -184,16 +184,18 @@ export function Targets() {
 }
 
 function place(order: readonly string[], row: Row): number {
-  const at = order.indexOf(`${row.posture}.${row.key}`);
-  return at < 0 ? 99 : at;
+  const value = order.indexOf(`${row.posture}.${row.key}`);
+  return value < 0 ? 99 : value;
 }
 
 /** The sum of degrees out of range; never one that leaves out joints nobody knows, as if whole. */
-function outOfRange(worked: Schemas["DrawnVisit"]): string {
-  const found = degrees(worked.over_found, worked.untold_found);
-  const set = degrees(worked.over_set, worked.untold_set);
-  const unknown = worked.untold_set.length ? ` Not known: ${worked.untold_set.join(", ")}.` : "";
-  return `${found} as found, ${set} at target.${unknown}`;
+function outOfRange(drawnVisit: Schemas["DrawnVisit"]): string {
+  const text = degrees(drawnVisit.over_found, drawnVisit.untold_found);
+  const set = degrees(drawnVisit.over_set, drawnVisit.untold_set);
+  const unknown = drawnVisit.untold_set.length
+    ? ` Not known: ${drawnVisit.untold_set.join(", ")}.`
+    : "";
+  return `${text} as found, ${set} at target.${unknown}`;
 }
 
 function degrees(value: number | null, untold: readonly string[]): string {
@@ -265,7 +267,7 @@ function TargetRow({ row, next, open }: { row: Row; next: boolean; open: boolean
 function TargetDetail({ row }: { row: Row }) {
   const { fields } = useVisitFacts();
   const cells = useCells();
-  const worked = useWorkup();
+  const drawnVisit = useWorkup();
   const [opened, setAsking] = useState(false);
   const asking = opened || row.overruled;
   const path = `work.${row.posture}.${row.key}`;
@@ -306,34 +308,34 @@ function TargetDetail({ row }: { row: Row }) {
       <details className="mt-1">
         <summary className="flex min-h-11 items-center text-soft">Source</summary>
         <ul className="mb-2">
-          {row.about.inputs.map((one) => (
-            <li key={one.dimension} className="figures border-b border-hair py-1">
-              {one.label} {one.value}, {one.origin}
-              <span className="text-soft"> adds {one.adds}</span>
+          {row.about.inputs.map((input) => (
+            <li key={input.dimension} className="figures border-b border-hair py-1">
+              {input.label} {input.value}, {input.origin}
+              <span className="text-soft"> adds {input.adds}</span>
             </li>
           ))}
           {row.about.inputs.length === 0 && (
             <li className="text-soft">From the pieces alone, no body dimension.</li>
           )}
         </ul>
-        {row.about.chosen.map((one) => (
-          <p key={one.question} className="py-0.5">
-            <span className="text-soft">{one.label}: </span>
-            {one.position}. <span className="text-soft">{one.why}</span>
+        {row.about.chosen.map((chosen) => (
+          <p key={chosen.question} className="py-0.5">
+            <span className="text-soft">{chosen.label}: </span>
+            {chosen.position}. <span className="text-soft">{chosen.why}</span>
           </p>
         ))}
-        {row.key === "screen_top" && (worked?.gazes.length ?? 0) > 0 && (
+        {row.key === "screen_top" && (drawnVisit?.gazes.length ?? 0) > 0 && (
           <table className="mt-1 w-full">
             <caption className="text-left text-soft">
               All screen-height rules: gaze angle to top, centre and bottom
             </caption>
             <tbody>
-              {worked?.gazes.map((one) => (
-                <tr key={one.rule} className={one.chosen ? "font-semibold" : ""}>
+              {drawnVisit?.gazes.map((gaze) => (
+                <tr key={gaze.rule} className={gaze.chosen ? "font-semibold" : ""}>
                   <th scope="row" className="text-left font-normal">
-                    {one.label}
+                    {gaze.label}
                   </th>
-                  <td className="figures text-right">{one.gaze}</td>
+                  <td className="figures text-right">{gaze.gaze}</td>
                 </tr>
               ))}
             </tbody>

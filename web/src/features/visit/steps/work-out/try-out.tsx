@@ -38,18 +38,18 @@ export function TryOut() {
   const { fields, unit, readOnly } = useVisitFacts();
   const queue = useQueue();
   const cells = useCells();
-  const worked = useWorkup();
+  const drawnVisit = useWorkup();
   const bench = useBench();
   const trial = useWhatIf();
   const { tried } = trial;
-  const rows = rowsOf(trial, worked);
+  const rows = rowsOf(trial, drawnVisit);
   const many = Object.keys(trial.tries).length;
   const settings = fields.filter((field) => /^work\.(seated|standing)\.[a-z_]+$/.test(field.id));
   const groups: [string, Field[]][] = [
     ["Seated", settings.filter((field) => field.id.startsWith("work.seated."))],
     [
       "Standing",
-      worked?.standing_possible
+      drawnVisit?.standing_possible
         ? settings.filter((field) => field.id.startsWith("work.standing."))
         : [],
     ],
@@ -59,9 +59,9 @@ export function TryOut() {
   ];
   const present = (field: Field): string => {
     const [, posture, key] = field.id.split(".");
-    const row = rows.find((one) => one.posture === posture && one.key === key);
+    const row = rows.find((row) => row.posture === posture && row.key === key);
     // a support of no height is none: it is not in the order of work
-    const none = Number(row?.setting) === 0 && !worked?.order.includes(`${posture}.${key}`);
+    const none = Number(row?.setting) === 0 && !drawnVisit?.order.includes(`${posture}.${key}`);
     return (none ? null : row?.setting) ?? cells.get(field.id)?.typed ?? "";
   };
   return (
@@ -83,9 +83,9 @@ export function TryOut() {
           />
           {tried.findings.length > 0 && (
             <ul aria-label="Off then" className="mt-2 text-sm">
-              {tried.findings.map((one) => (
-                <li key={one.id} className="mb-1 border-l-4 border-ink pl-2">
-                  {one.text}
+              {tried.findings.map((finding) => (
+                <li key={finding.id} className="mb-1 border-l-4 border-ink pl-2">
+                  {finding.text}
                 </li>
               ))}
             </ul>
@@ -122,7 +122,7 @@ export function TryOut() {
                     field={field}
                     present={present(field)}
                     typed={trial.tries[field.id]}
-                    trouble={tried?.troubles.find((one) => one.field === field.id)?.detail}
+                    trouble={tried?.troubles.find((trouble) => trouble.field === field.id)?.detail}
                     unit={unit}
                     put={bench.put}
                   />
@@ -139,7 +139,7 @@ export function TryOut() {
 function Turned({ tried: { gone, come, stays } }: { tried: Schemas["WhatIfResult"] }) {
   if (gone.length + come.length + stays === 0) return null;
   const names = (some: readonly Schemas["FindingSummary"][]) =>
-    some.map((one) => one.text).join("; ");
+    some.map((findingSummary) => findingSummary.text).join("; ");
   return (
     <p className="mt-2 text-sm">
       Findings of this visit: {gone.length > 0 ? `${names(gone)} would go` : "none would go"}

@@ -24,15 +24,15 @@ const IDS = Object.keys(WORK_PARTS) as WorkPart[];
 
 /** Work out: the targets, what is off and why it matters, and what that adds up to. */
 export function WorkPanel() {
-  const worked = useWorkup();
+  const drawnVisit = useWorkup();
   const { part, setPart } = useNavigation();
-  const present = IDS.find((one) => one === part) ?? "targets";
+  const present = IDS.find((id) => id === part) ?? "targets";
   usePicked(() => {
     if (present !== "try" && present !== "targets") setPart("targets");
     return present === "try";
   });
   const Panel = PANELS[present];
-  const off = worked?.findings.filter((found) => found.verdict !== "dismissed").length;
+  const off = drawnVisit?.findings.filter((finding) => finding.verdict !== "dismissed").length;
   const parts: Part[] = IDS.map((id) => ({
     id,
     name: WORK_PARTS[id],

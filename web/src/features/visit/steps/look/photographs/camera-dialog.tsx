@@ -39,10 +39,10 @@ function Live({ onTaken }: { onTaken: (file: File) => void }) {
     let gone = false;
     navigator.mediaDevices
       .getUserMedia(WISHED)
-      .then((given) => {
-        stream = given;
-        if (gone) return stop(given);
-        if (video.current) video.current.srcObject = given;
+      .then((mediaStream) => {
+        stream = mediaStream;
+        if (gone) return stop(mediaStream);
+        if (video.current) video.current.srcObject = mediaStream;
       })
       .catch(() =>
         setTrouble(

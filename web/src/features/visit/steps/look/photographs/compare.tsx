@@ -13,7 +13,7 @@ const AROUND = /^(scale|upright|other)/;
 export function Compare({ before, after }: { before: Shot; after: Shot }) {
   const { catalogue } = useVisitFacts();
   const cells = useCells();
-  const worked = useWorkup();
+  const drawnVisit = useWorkup();
   const room = useRef<HTMLDivElement>(null);
   const [size, setSize] = useState({ width: 760, height: 600 });
   useEffect(() => {
@@ -24,13 +24,13 @@ export function Compare({ before, after }: { before: Shot; after: Shot }) {
     return () => watch.disconnect();
   }, []);
   const shots = [before, after].map((shot) => {
-    const read = worked?.photos.find((one) => one.id === shot.id);
+    const read = drawnVisit?.photos.find((photo) => photo.id === shot.id);
     return { shot, points: pointsOf(cells, shot.id, catalogue.landmarks), mm: read?.mm_per_px };
   });
-  const same = shots.every((one) => one.mm);
-  const framed = shots.map((one) => {
-    const mm = one.mm ?? 1600 / one.shot.width;
-    return { ...one, mm, frame: frameOf(one.shot, one.points, MARGIN_MM / mm) };
+  const same = shots.every((shot) => shot.mm);
+  const framed = shots.map((shot) => {
+    const mm = shot.mm ?? 1600 / shot.shot.width;
+    return { ...shot, mm, frame: frameOf(shot.shot, shot.points, MARGIN_MM / mm) };
   });
   const widest = Math.max(...framed.map(({ frame, mm }) => frame.width * mm));
   const tallest = Math.max(...framed.map(({ frame, mm }) => frame.height * mm));
@@ -71,10 +71,10 @@ function frameOf(shot: Shot, points: Points, margin: number) {
     .map(([, point]) => point);
   if (body.length < 2) return { x: 0, y: 0, width: shot.width, height: shot.height };
   const clip = (value: number, most: number) => Math.min(most, Math.max(0, value));
-  const x = clip(Math.min(...body.map((one) => one.x)) - margin, shot.width);
-  const y = clip(Math.min(...body.map((one) => one.y)) - margin, shot.height);
-  const right = clip(Math.max(...body.map((one) => one.x)) + margin, shot.width);
-  const foot = clip(Math.max(...body.map((one) => one.y)) + margin / 2, shot.height);
+  const x = clip(Math.min(...body.map((point) => point.x)) - margin, shot.width);
+  const y = clip(Math.min(...body.map((point) => point.y)) - margin, shot.height);
+  const right = clip(Math.max(...body.map((point) => point.x)) + margin, shot.width);
+  const foot = clip(Math.max(...body.map((point) => point.y)) + margin / 2, shot.height);
   return { x, y, width: right - x, height: foot - y };
 }
 

@@ -25,7 +25,7 @@ export function Photographs() {
   const { catalogue, readOnly, unit } = useVisitFacts();
   const queue = useQueue();
   const cells = useCells();
-  const worked = useWorkup();
+  const drawnVisit = useWorkup();
   const { seek } = useNavigation();
   const shots = useShots();
   const [chosen, setChosen] = useState<string | null>(null);
@@ -49,15 +49,15 @@ export function Photographs() {
   const [comparing, setComparing] = useState(false);
   const now = shots.find((shot) => shot.id === chosen) ?? shots[0];
   const consent = cells.get(fieldId("ask.consent.photographs"))?.held?.typed === "yes";
-  const read = worked?.photos.find((one) => one.id === now?.id);
+  const read = drawnVisit?.photos.find((photo) => photo.id === now?.id);
   const other = shots.find(
     (shot) =>
       now && shot.view === now.view && shot.posture === now.posture && shot.when !== now.when,
   );
-  const asked = catalogue.landmarks.filter((one) => now && one.views.includes(now.view));
+  const asked = catalogue.landmarks.filter((landmark) => now && landmark.views.includes(now.view));
   const placed = now ? pointsOf(cells, now.id, asked) : {};
-  const open = asked.find((one) => !placed[one.id]);
-  const present = asked.find((one) => one.id === mark) ?? open;
+  const open = asked.find((landmark) => !placed[landmark.id]);
+  const present = asked.find((landmark) => landmark.id === mark) ?? open;
   const pair: readonly [Shot, Shot] | null =
     now && other ? (now.when === "before" ? [now, other] : [other, now]) : null;
   return (
@@ -135,7 +135,7 @@ export function Photographs() {
           </div>
           <section className="mt-4" aria-label="Points">
             <h3 className="border-b border-ink text-sm font-semibold">
-              Points: {asked.length - asked.filter((one) => !placed[one.id]).length} of{" "}
+              Points: {asked.length - asked.filter((landmark) => !placed[landmark.id]).length} of{" "}
               {asked.length}
             </h3>
             {present && (
@@ -151,19 +151,19 @@ export function Photographs() {
               of={asked.map(({ id, label }) => ({ path: `look.photo.${now.id}.${id}`, label }))}
             />
             <ol className="grid grid-cols-2 gap-x-3 text-sm">
-              {asked.map((one) => (
-                <li key={one.id}>
+              {asked.map((landmark) => (
+                <li key={landmark.id}>
                   <button
                     type="button"
-                    aria-current={one === present ? "true" : undefined}
-                    onClick={() => setMark(one.id)}
+                    aria-current={landmark === present ? "true" : undefined}
+                    onClick={() => setMark(landmark.id)}
                     className={`flex min-h-11 w-full items-center justify-between gap-1 border-b text-left ${
-                      one === present ? "border-ink font-semibold" : "border-hair"
+                      landmark === present ? "border-ink font-semibold" : "border-hair"
                     }`}
                   >
-                    {one.label}
-                    <span aria-hidden="true">{placed[one.id] ? "●" : "○"}</span>
-                    <span className="sr-only">{placed[one.id] ? "placed" : "not placed"}</span>
+                    {landmark.label}
+                    <span aria-hidden="true">{placed[landmark.id] ? "●" : "○"}</span>
+                    <span className="sr-only">{placed[landmark.id] ? "placed" : "not placed"}</span>
                   </button>
                 </li>
               ))}

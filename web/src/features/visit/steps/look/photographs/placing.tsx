@@ -50,13 +50,13 @@ export function Placing({
   const queue = useQueue();
   const cells = useCells();
   const svg = useRef<SVGSVGElement>(null);
-  const [moving, setMoving] = useState<{ id: string; at: Point } | null>(null);
+  const [moving, setMoving] = useState<{ id: string; point: Point } | null>(null);
   const zoom = useZoom(svg, shot);
   const { frame, perPx } = zoom;
   const [panning, setPanning] = useState(false);
 
   const points = pointsOf(cells, shot.id, marks);
-  if (moving) points[moving.id] = moving.at;
+  if (moving) points[moving.id] = moving.point;
   const focus = moving?.id ?? present;
   const under = focus ? points[focus] : undefined;
 
@@ -73,24 +73,24 @@ export function Placing({
     if (zoom.down(event)) return setMoving(null); // two fingers move the picture
     svg.current?.setPointerCapture(event.pointerId);
     onChoose(id);
-    setMoving({ id, at: points[id] ?? at(event) });
+    setMoving({ id, point: points[id] ?? at(event) });
   };
   const down = (event: PointerEvent) => {
     if (zoom.down(event)) return setMoving(null);
     svg.current?.setPointerCapture(event.pointerId);
     if (readOnly || !present || points[present]) setPanning(true);
-    else setMoving({ id: present, at: at(event) });
+    else setMoving({ id: present, point: at(event) });
   };
   const move = (event: PointerEvent) => {
     if (zoom.pinch(event)) return;
-    if (moving) setMoving({ ...moving, at: at(event) });
+    if (moving) setMoving({ ...moving, point: at(event) });
     else if (panning) zoom.pan(event);
   };
   const up = (event: PointerEvent) => {
     zoom.up(event);
     setPanning(false);
     if (!moving) return;
-    place(moving.id, moving.at);
+    place(moving.id, moving.point);
     const next = marks.find((mark) => !points[mark.id]);
     setMoving(null);
     if (!pointsOf(cells, shot.id, marks)[moving.id]) onChoose(next?.id ?? moving.id);
@@ -224,7 +224,9 @@ export function Placing({
           );
         })}
       </svg>
-      {under && !readOnly && <Magnifier shot={shot} at={under} left={under.x > shot.width / 2} />}
+      {under && !readOnly && (
+        <Magnifier shot={shot} point={under} left={under.x > shot.width / 2} />
+      )}
       <ReadSoFar read={read} />
       <div className="flex items-center gap-2 px-3 py-1">
         <p className="flex-1 text-sm text-soft">
@@ -254,35 +256,37 @@ export function Placing({
 
 /** What the points say so far, under the photo where the hand is. */
 function ReadSoFar({ read }: { read: Schemas["PhotoView"] | undefined }) {
-  const told = read?.readings.filter((one) => one.value) ?? [];
+  const readingViews = read?.readings.filter((reading) => reading.value) ?? [];
   return (
     <ul
       aria-label="Read so far"
       className="figures flex min-h-9 flex-wrap items-center gap-x-4 border-t border-hair bg-ground px-3 py-1 text-sm"
     >
-      {told.map((one) => (
-        <li key={one.id}>
-          {one.label} <b>{withError(one)}</b>
+      {readingViews.map((reading) => (
+        <li key={reading.id}>
+          {reading.label} <b>{withError(reading)}</b>
         </li>
       ))}
-      {told.length === 0 && <li className="text-soft">Angles appear here as points are placed.</li>}
+      {readingViews.length === 0 && (
+        <li className="text-soft">Angles appear here as points are placed.</li>
+      )}
     </ul>
   );
 }
 
 /** Four times the picture around a point, with a cross where the point is. */
-function Magnifier({ shot, at, left }: { shot: Shot; at: Point; left: boolean }) {
+function Magnifier({ shot, point, left }: { shot: Shot; point: Point; left: boolean }) {
   const half = Math.max(16, shot.width / 50);
   return (
     <svg
-      viewBox={`${at.x - half} ${at.y - half} ${2 * half} ${2 * half}`}
+      viewBox={`${point.x - half} ${point.y - half} ${2 * half} ${2 * half}`}
       className={`pointer-events-none absolute top-3 size-40 border-2 border-ink bg-deep ${left ? "left-3" : "right-3"}`}
       aria-hidden="true"
       data-testid="magnifier"
     >
       <DrawnPicture id={shot.id} width={shot.width} height={shot.height} />
       <path
-        d={`M${at.x - half} ${at.y}H${at.x - half / 6}M${at.x + half / 6} ${at.y}H${at.x + half}M${at.x} ${at.y - half}V${at.y - half / 6}M${at.x} ${at.y + half / 6}V${at.y + half}`}
+        d={`M${point.x - half} ${point.y}H${point.x - half / 6}M${point.x + half / 6} ${point.y}H${point.x + half}M${point.x} ${point.y - half}V${point.y - half / 6}M${point.x} ${point.y + half / 6}V${point.y + half}`}
         stroke="var(--accent)"
         strokeWidth={half / 40}
       />

@@ -6,17 +6,19 @@ import type { Shot } from "./points";
 type Read = Schemas["PhotoView"];
 
 /** A value with its error, the unit said once. */
-export function withError(one: Schemas["ReadingView"] | undefined): string {
-  if (!one?.value) return "–";
-  const unit = / [a-z]+$/.exec(one.value)?.[0] ?? "";
-  return `${one.value.slice(0, one.value.length - unit.length)} ± ${one.error}`;
+export function withError(reading: Schemas["ReadingView"] | undefined): string {
+  if (!reading?.value) return "–";
+  const unit = / [a-z]+$/.exec(reading.value)?.[0] ?? "";
+  return `${reading.value.slice(0, reading.value.length - unit.length)} ± ${reading.error}`;
 }
 
 /** What is read from a photograph, with what a pixel and a slip of the camera would make. */
 export function Readings({ read, pair }: { read: Read; pair?: readonly [Shot, Shot] }) {
-  const worked = useWorkup();
+  const drawnVisit = useWorkup();
   if (pair) {
-    const [before, after] = pair.map((shot) => worked?.photos.find((one) => one.id === shot.id));
+    const [before, after] = pair.map((shot) =>
+      drawnVisit?.photos.find((photo) => photo.id === shot.id),
+    );
     return (
       <table className="figures mt-3 w-full text-sm">
         <caption className="sr-only">Read from the photographs, before and after</caption>
@@ -28,14 +30,14 @@ export function Readings({ read, pair }: { read: Read; pair?: readonly [Shot, Sh
           </tr>
         </thead>
         <tbody>
-          {before?.readings.map((one) => {
-            const then = after?.readings.find((other) => other.id === one.id);
+          {before?.readings.map((reading) => {
+            const then = after?.readings.find((other) => other.id === reading.id);
             return (
-              <tr key={one.id} className="border-b border-hair text-right">
+              <tr key={reading.id} className="border-b border-hair text-right">
                 <th scope="row" className="py-1.5 text-left font-normal">
-                  {one.label}
+                  {reading.label}
                 </th>
-                <td>{withError(one)}</td>
+                <td>{withError(reading)}</td>
                 <td className="font-semibold">{withError(then)}</td>
               </tr>
             );
@@ -72,15 +74,19 @@ export function Readings({ read, pair }: { read: Read; pair?: readonly [Shot, Sh
           </tr>
         </thead>
         <tbody>
-          {read.readings.map((one) => (
-            <tr key={one.id} className="border-b border-hair text-right align-top">
+          {read.readings.map((reading) => (
+            <tr key={reading.id} className="border-b border-hair text-right align-top">
               <th scope="row" className="py-1.5 text-left font-normal">
-                {one.label}
-                {one.reason && <span className="block text-soft">{one.reason}</span>}
+                {reading.label}
+                {reading.reason && <span className="block text-soft">{reading.reason}</span>}
               </th>
-              <td className="whitespace-nowrap font-semibold">{one.value ?? "–"}</td>
-              <td className="whitespace-nowrap">{one.pixel_error && `± ${one.pixel_error}`}</td>
-              <td className="whitespace-nowrap">{one.slip_error && `± ${one.slip_error}`}</td>
+              <td className="whitespace-nowrap font-semibold">{reading.value ?? "–"}</td>
+              <td className="whitespace-nowrap">
+                {reading.pixel_error && `± ${reading.pixel_error}`}
+              </td>
+              <td className="whitespace-nowrap">
+                {reading.slip_error && `± ${reading.slip_error}`}
+              </td>
             </tr>
           ))}
         </tbody>
