@@ -224,7 +224,7 @@ def told(reference: Reference) -> list[str]:
     lines.append(f"Settings, cm: {', '.join(settings)}.")
     for id, plan in plans_of(work).items():
         added = "; ".join(each.label for each in plan.added) or "nothing added"
-        left = "not known" if plan.untold else f"{plan.over:.1f}° left"
+        left = "not known" if plan.not_assessed else f"{plan.excess_deg:.1f}° left"
         lines.append(f"Plan “{id}”: {added}; {left}.")
     lines += [
         f"{each.cause} {each.instruction}"

@@ -52,7 +52,7 @@ def limited(visit: VisitAnalysis, posture: str) -> set[str]:
 
 
 def set_to_its_aim_nothing_is_off_unless_a_limit_is_named(visit: VisitAnalysis) -> Said:
-    after = analyse_visit(with_settings_applied(visit.given, visit), "cm")
+    after = analyse_visit(with_settings_applied(visit.visit_input, visit), "cm")
     for finding in off(after, *SEEN):
         named = limited(after, finding.posture) | limited(visit, finding.posture)
         # what is worked out together is kept from its target together
@@ -81,9 +81,11 @@ def what_is_said_of_a_joint_is_what_the_joint_does(visit: VisitAnalysis) -> Said
         if joint is None or QUANTITIES[finding.key].joint != finding.joint:
             continue
         name = JOINTS[finding.joint]
-        if finding.key != "seat" and finding.why != (name.over if joint.over > 0 else name.under):
+        if finding.key != "seat" and finding.why != (
+            name.over if joint.excess_deg > 0 else name.under
+        ):
             yield f"{finding.id}: {finding.why}"
-        if "knees come above" in finding.cause and assessed.joint("knee").over >= 0:
+        if "knees come above" in finding.cause and assessed.joint("knee").excess_deg >= 0:
             yield f"{finding.id}: {finding.cause}"
         if "feet hang" in finding.cause and assessed.condition("feet").state != "off":
             yield f"{finding.id}: {finding.cause}"
@@ -275,7 +277,7 @@ def a_piece_has_one_instruction(visit: VisitAnalysis) -> Said:
 def nothing_in_the_plan_can_be_left_out(visit: VisitAnalysis) -> Said:
     """What is added for the heights is each worth having: less of it fits worse by a difference that counts."""
     slots = {"seat", "desk", "keys", "feet", "screen", "back"}
-    kit = tuple(one for one in visit.kit if one.slot in slots)
+    kit = tuple(one for one in visit.additions if one.slot in slots)
     if not kit or visit.plan == "own":
         return
     case, worth = visit.bare, Worth.of(visit.bare)
@@ -332,10 +334,10 @@ def a_test_can_be_passed_by_whom_the_step_was_done_for(visit: VisitAnalysis) -> 
         ("mouse", "upper_arm", "stays under the shoulder"),
     ):
         row, at = rows.get(key), joints.get(joint)
-        if row is None or at is None or row.setting is None or not at.over:
+        if row is None or at is None or row.setting is None or not at.excess_deg:
             continue
-        if words in row.check and abs(at.over) > 1:
-            yield f"{key}: {row.check} {joint} {at.over:.1f}° outside"
+        if words in row.check and abs(at.excess_deg) > 1:
+            yield f"{key}: {row.check} {joint} {at.excess_deg:.1f}° outside"
 
 
 TRUTHS: tuple[Callable[[VisitAnalysis], Said], ...] = (

@@ -132,7 +132,7 @@ def make_services(engine: Engine, settings: Settings, clock: Clock = now) -> Ser
         ),
         entrances=entrance_service(engine, settings, clock),
         access=access,
-        keeping=KeepingService(
+        retention=KeepingService(
             SqlKeeping(engine),
             accounts,
             trail,
@@ -141,7 +141,7 @@ def make_services(engine: Engine, settings: Settings, clock: Clock = now) -> Ser
             partial(note_erased, folder) if folder else None,
             forget=reuse.drop,
         ),
-        running=RunningService(
+        system_status=RunningService(
             SqlFailedMails(engine),
             queue,
             SqlTroubles(engine),
@@ -150,7 +150,7 @@ def make_services(engine: Engine, settings: Settings, clock: Clock = now) -> Ser
             kept_days=settings.backup_days,
             last_backup=(lambda: last_backup(folder, clock())) if folder else None,
         ),
-        press=press,
+        pdf_renderer=press,
         visits=visits,
         drafts=DraftService(records, clock),
         follow_ups=FollowUpService(records, visits, clock),
@@ -164,7 +164,7 @@ def make_services(engine: Engine, settings: Settings, clock: Clock = now) -> Ser
         taking=TakingService(records, measuring, policies),
         queue=queue,
         metrics_token=settings.metrics_token.get_secret_value(),
-        trail=TrailService(trail, clock),
+        audit_log=TrailService(trail, clock),
         mailbox=FolderInbox(settings.mail_folder) if settings.mail_folder else None,
         public_url=settings.public_url,
         shelf=ShelfService(SqlShelf(engine)),

@@ -96,6 +96,9 @@ def hard_cases(many: int, seed: int = SEED) -> Iterator[tuple[Case, Tier]]:
         tier: Tier = draw.choice(["room", "little"])
         solver = HeightSearch(case)
         best = solver.heights(case.workstation, any_feet=True, any_top=True)
-        if best.seated.hangs + best.seated.presses == 0 and best.seated.over > 1:
+        if (
+            best.seated.foot_gap_mm + best.seated.thigh_pressed_mm == 0
+            and best.seated.excess_deg > 1
+        ):
             found += 1
             yield replace(case), tier

@@ -57,7 +57,7 @@ def solve_with_milp(model: SearchModel) -> float:
         least = max(least, model.least_gap)
     rows = [float(seat) for seat in range(ceil(seats.low), floor(seats.high) + 1)]
     gaps = [float(gap) for gap in range(ceil(least), floor(surfaces.high - seats.low) + 1)]
-    costs = [legs_at(model, seat).over for seat in rows]
+    costs = [legs_at(model, seat).excess_deg for seat in rows]
     costs += [elbow_over(model, gap)[0] + gaze_over(model, 0.0, gap)[0] for gap in gaps]
     seat_part, gap_part = np.zeros(len(costs)), np.zeros(len(costs))
     seat_part[: len(rows)], gap_part[len(rows) :] = 1, 1
@@ -126,12 +126,12 @@ def _stances(model: SearchModel, seats: list[Choice], feet: list[Choice]) -> lis
     choices = []
     for seat, foot in product(seats, feet):
         held = replace(model, feet=(foot.reach,) if foot.reach else ())
-        if not legs_at(held, seat.at).hangs:
+        if not legs_at(held, seat.at).foot_gap_mm:
             choices.append(
                 Choice(
                     at=seat.at,
                     cost=_sum(seat.cost, foot.cost),
-                    degrees=legs_at(held, seat.at).over + seat.degrees,
+                    degrees=legs_at(held, seat.at).excess_deg + seat.degrees,
                     items=seat.items + foot.items,
                 )
             )
@@ -257,7 +257,7 @@ def kit_with_milp(case: Case, tier: Tier) -> tuple[int, float]:
             then = least(degrees, [LinearConstraint(costs, -np.inf, limit)])
         except ValueError:
             return cost, fewest
-        if then - fewest > Worth.of(case).over:
+        if then - fewest > Worth.of(case).excess_deg:
             return cost, fewest
         fewest = then
 

@@ -326,7 +326,7 @@ class Storm:
                 )
                 rows = connection.scalar(query) or 0
             services = make_services(engine, Settings(demo=False))
-            broken = [line for line in services.trail.check() if line[2] is not None]
+            broken = [line for line in services.audit_log.check() if line[2] is not None]
         taken = sum(typist.taken for typist in typists)
         return Told(
             taken=taken,

@@ -92,7 +92,7 @@ def _solver_row(table: Rows, rounds: int) -> None:
             solver = HeightSearch(replace(case, reuse=Reuse()), together=True)
             kit = height_kit(solver, tier, alike=1e-6)
             station = with_additions(case.workstation, kit)
-            return as_one(cost_of(kit)), solver.heights(station).quality().over
+            return as_one(cost_of(kit)), solver.heights(station).quality().excess_deg
 
         def solver(case: Case = case, tier: Tier = tier) -> tuple[int, float]:
             return kit_with_milp(case, tier)

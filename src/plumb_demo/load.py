@@ -175,7 +175,7 @@ class _Typist:
 
 def _set_to_work(typist: _Typist, visits: VisitService, member: Member, *, half: bool) -> None:
     """What the hands left: each setting to the nearest half centimetre, the first half only if asked."""
-    results = visits.worked(member, typist.visit_id, "cm")[1]
+    results = visits.results(member, typist.visit_id, "cm")[1]
     order = working_order(results.case, results.result)
     texts: dict[str, str] = {}
     for row in order[: len(order) // 2] if half else order:

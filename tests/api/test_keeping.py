@@ -123,10 +123,10 @@ def test_an_erased_client_is_on_the_list_beside_the_backups(engine, owner, visit
     client = client_of(owner, visit)
     settings = Settings(backup_folder=tmp_path / "backups", backup_days=35)
     services = make_services(engine, settings, clock)
-    made = services.keeping.erase(owner.member, UUID(client), what="client", reason="asked")
+    made = services.retention.erase(owner.member, UUID(client), what="client", reason="asked")
     assert made.backups_until == clock() + timedelta(days=36)
     assert (tmp_path / "backups" / "erased.txt").read_text() == f"{client}\n"
-    running = services.running.look(replace(owner.member))
+    running = services.system_status.look(replace(owner.member))
     assert (running.backups, running.last_backup, running.late) == (True, None, True)
 
 
@@ -157,15 +157,15 @@ def test_a_backup_that_fails_says_why_to_the_owner_and_is_quiet_once_one_goes_we
         worker.tasks["back_up"].func(0)
     assert "Backup failed" in capsys.readouterr().err
     services = make_services(engine, settings, clock)
-    found = services.running.look(replace(owner.member))
+    found = services.system_status.look(replace(owner.member))
     assert str(in_the_way) in found.backup_trouble.detail
-    assert services.running.ages().keys() == {"backup_failed"}
+    assert services.system_status.ages().keys() == {"backup_failed"}
     in_the_way.unlink()
     worker.tasks["back_up"].func(0)
     clock.now = datetime.now(UTC)  # a backup's time is the machine's
-    found = services.running.look(replace(owner.member))
+    found = services.system_status.look(replace(owner.member))
     assert (found.backup_trouble, found.late, found.worker_lost) == (None, False, True)
     of_tomorrow = in_the_way / "plumb-29990101-023000.dump.age"
     of_tomorrow.write_bytes(b"x")
     next(in_the_way.glob("plumb-20*.dump.age")).unlink()
-    assert services.running.look(replace(owner.member)).late
+    assert services.system_status.look(replace(owner.member)).late

@@ -16,7 +16,7 @@ def test_a_change_that_needs_consent_is_kept_only_with_it(ports, started, clock)
     note = change(visit, office.owner, path="look.note", typed="x", value="x", consent=CONSENT)
     with pytest.raises(NeedsConsent):
         ports[1].write(office.practice.id, note, clock())
-    assert ports[1].working(office.practice.id, visit.id).visit.revision == 0
+    assert ports[1].load_snapshot(office.practice.id, visit.id).visit.revision == 0
     agree(ports, office, visit, clock)
     assert ports[1].write(office.practice.id, note, clock())[0].typed == "x"
 
@@ -30,12 +30,12 @@ def test_photographs_are_kept_once_with_consent_and_within_the_practice(ports, s
     agree(ports, office, visit, clock)
     assert ports[1].add_photo(office.practice.id, taken, b"jpg", **keep) == taken
     assert ports[1].add_photo(office.practice.id, taken, b"jpg", **keep) == taken
-    assert ports[1].working(office.practice.id, visit.id).visit.revision == 2
+    assert ports[1].load_snapshot(office.practice.id, visit.id).visit.revision == 2
     with pytest.raises(AlreadyThere):
         ports[1].add_photo(office.practice.id, replace(taken, sha256="cd"), b"other", **keep)
     assert ports[1].photo(office.practice.id, taken.id) == (taken, b"jpg")
     assert ports[1].open(office.practice.id, visit.id)[4] == [taken]
-    assert ports[1].working(office.practice.id, visit.id).photos == (taken,)
+    assert ports[1].load_snapshot(office.practice.id, visit.id).photos == (taken,)
     other = make_office(ports[0]).practice.id
     for look in (ports[1].photo, ports[1].drop_photo):
         with pytest.raises(NotFound):
@@ -107,12 +107,12 @@ def test_a_dropped_photograph_takes_its_own_points_only(ports, started, clock):
         )
         ports[1].write(office.practice.id, placed, clock())
     ports[1].drop_photo(office.practice.id, first.id)
-    values = ports[1].working(office.practice.id, visit.id).values
+    values = ports[1].load_snapshot(office.practice.id, visit.id).values
     assert (values[f"look.photo.{first.id}.ear"], values[f"look.photo.{second.id}.ear"]) == (
         None,
         "1 2",
     )
-    assert ports[1].working(office.practice.id, visit.id).photos == (second,)
+    assert ports[1].load_snapshot(office.practice.id, visit.id).photos == (second,)
     with pytest.raises(NotFound):
         ports[1].photo(office.practice.id, first.id)
 
@@ -151,7 +151,7 @@ def test_no_note_slips_in_beside_a_withdrawal(started_on_postgres):
         gone.result()
         kept = [job.result() for job in before + after]
     assert not write(99)
-    values = records.working(office.practice.id, visit.id).values
+    values = records.load_snapshot(office.practice.id, visit.id).values
     assert {value for path, value in values.items() if path.startswith("ask.care.")} <= {None}
     assert sum(kept) < 40
 
@@ -169,5 +169,5 @@ def test_a_picture_sent_many_times_at_once_is_kept_once(started_on_postgres):
 
     with ThreadPoolExecutor(8) as pool:
         assert set(pool.map(send, range(16))) == {taken}
-    working = records.working(office.practice.id, visit.id)
+    working = records.load_snapshot(office.practice.id, visit.id)
     assert (working.photos, working.visit.revision) == ((taken,), 2)

@@ -102,15 +102,15 @@ def test_a_visit_brings_its_list_its_table_and_what_was_measured_before(ports, s
     ports[3].add_list(listed)
     read(ports, visit, office.owner, clock, "table", str(kept.id))
     read(ports, visit, office.owner, clock, "list", str(listed.id))
-    working = ports[1].working(office.practice.id, visit.id)
+    working = ports[1].load_snapshot(office.practice.id, visit.id)
     assert (working.table, working.listed, working.visit.errors) == (kept, listed, {"stature": 4.5})
     assert [(one.visit_id, one.values) for one in working.earlier] == [
         (first.id, {"measure.stature.first": 1660})
     ]
-    assert ports[1].working(office.practice.id, first.id).earlier == ()
+    assert ports[1].load_snapshot(office.practice.id, first.id).earlier == ()
     read(ports, visit, office.owner, clock, "list", "full", version=1)
     read(ports, visit, office.owner, clock, "table", str(new_id()), version=1)
-    working = ports[1].working(office.practice.id, visit.id)
+    working = ports[1].load_snapshot(office.practice.id, visit.id)
     assert (working.table, working.listed) == (None, None)
 
 

@@ -29,7 +29,7 @@ def test_a_change_is_held_with_what_was_typed_and_who_typed(ports, started, cloc
         1,
     )
     assert ports[1].open(office.practice.id, visit.id)[2] == [entry]
-    assert ports[1].working(office.practice.id, visit.id).values == {"look.found.seat": 460}
+    assert ports[1].load_snapshot(office.practice.id, visit.id).values == {"look.found.seat": 460}
 
 
 def test_sent_twice_counts_once_even_after_later_changes(ports, started, clock):
@@ -55,7 +55,7 @@ def test_stale_change_gives_what_is_there_and_writes_nothing(ports, started, clo
             clock(),
         )
     assert (stale.value.current.typed, stale.value.current.version) == ("46 cm", 1)
-    assert ports[1].working(office.practice.id, visit.id).visit.revision == 1
+    assert ports[1].load_snapshot(office.practice.id, visit.id).visit.revision == 1
 
 
 def test_an_id_of_another_change_is_refused(ports, started, clock):
@@ -76,7 +76,7 @@ def test_emptied_is_held_as_nothing(ports, started, clock):
         office.practice.id, change(visit, office.owner, typed="", value=None), clock()
     )
     assert entry.value is None
-    assert ports[1].working(office.practice.id, visit.id).values == {"look.found.seat": None}
+    assert ports[1].load_snapshot(office.practice.id, visit.id).values == {"look.found.seat": None}
 
 
 def test_another_practice_sees_nothing(ports, started, clock):
@@ -87,7 +87,7 @@ def test_another_practice_sees_nothing(ports, started, clock):
         lambda: ports[1].client(other, client.id),
         lambda: ports[1].write(other, change(visit, office.owner), clock()),
         lambda: ports[1].open(other, visit.id),
-        lambda: ports[1].working(other, visit.id),
+        lambda: ports[1].load_snapshot(other, visit.id),
         lambda: ports[1].report_pdf(other, signed.id, "client"),
     ):
         with pytest.raises(NotFound):
@@ -117,7 +117,7 @@ def test_a_version_is_signed_once_and_kept_byte_for_byte(ports, started, clock):
     assert ports[1].last_report(office.practice.id, visit.id).number == 2
     assert ports[1].last_report(make_office(ports[0]).practice.id, visit.id) is None
     assert [head.number for head in ports[1].open(office.practice.id, visit.id)[3]] == [1, 2]
-    working = ports[1].working(office.practice.id, visit.id)
+    working = ports[1].load_snapshot(office.practice.id, visit.id)
     assert (working.versions, working.signed_revision) == (2, 1)
 
 
@@ -193,7 +193,7 @@ def test_of_many_at_once_exactly_one_wins(started_on_postgres):
     with ThreadPoolExecutor(8) as pool:
         for version in range(10):
             assert sum(pool.map(put, [(version, number) for number in range(8)])) == 1
-    assert records.working(office.practice.id, visit.id).visit.revision == 10
+    assert records.load_snapshot(office.practice.id, visit.id).visit.revision == 10
 
 
 def test_the_last_visit_of_each_client_at_a_shared_workstation(ports, started, clock):

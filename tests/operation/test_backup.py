@@ -51,7 +51,7 @@ def demo(cluster):
             target=TrailTarget(),
             request_id="",
         )
-        make_services(engine, Settings(demo=False)).trail.note(deed)
+        make_services(engine, Settings(demo=False)).audit_log.note(deed)
     return cluster.addresses
 
 
@@ -91,7 +91,7 @@ def test_the_demo_comes_back_byte_for_byte_and_goes_on(demo, empty, tmp_path):
         services = make_services(engine, Settings(demo=False))
         who = SqlAccounts(engine).member_by_email("ines@saltmere.example")
         assert services.visits.visits(who)
-        assert [broken for _, _, broken, _ in services.trail.check()] == [None]
+        assert [broken for _, _, broken, _ in services.audit_log.check()] == [None]
 
 
 def test_nothing_half_or_wrong_is_restored(demo, empty, tmp_path):

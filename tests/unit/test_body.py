@@ -238,4 +238,4 @@ def test_what_the_others_say_is_what_is_said_without_it(z):
         short, long = whole.expected_of(name), whole.without(name).expected(name, read_sd_mm=3.0)
         assert short.mm == pytest.approx(long.mm, rel=1e-6)
         assert short.sd_mm == pytest.approx(long.sd_mm, rel=1e-6)
-    assert 0 <= whole.told < 1
+    assert 0 <= whole.share_explained < 1

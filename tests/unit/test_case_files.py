@@ -191,6 +191,6 @@ def test_a_case_that_would_take_minutes_is_cut_short_and_says_so():
         for k in range(8)
     ]
     made = read_case(json.dumps(raw)).work(fixes=False)
-    assert NOT_ALL_TRIED in made.worked.plans[0].cautions
+    assert NOT_ALL_TRIED in made.plan_set.plans[0].cautions
     usual = read_case(EXAMPLE).work(fixes=False)
-    assert all(NOT_ALL_TRIED not in plan.cautions for plan in usual.worked.plans)
+    assert all(NOT_ALL_TRIED not in plan.cautions for plan in usual.plan_set.plans)

@@ -94,7 +94,7 @@ def at_a_fixed_desk(**more):
 
 
 def left(plan):
-    return {one.joint: one.over for one in plan.left}
+    return {one.joint: one.excess_deg for one in plan.left}
 
 
 def test_plans_at_a_fixed_desk():
@@ -118,7 +118,9 @@ def test_plans_at_a_fixed_desk():
     reams = make_plans(at_a_fixed_desk(items=(ream,)), fixes=False).plan("room")
     assert (reams.seated.seat, reams.seated.footrest) == pytest.approx((510, 100))
     assert left(reams) == pytest.approx({"elbow": known["two_reams"]["elbow"]}, abs=0.01)
-    assert (little.seated.seat, little.seated.footrest, little.over) == pytest.approx((540, 130, 0))
+    assert (little.seated.seat, little.seated.footrest, little.excess_deg) == pytest.approx(
+        (540, 130, 0)
+    )
 
 
 def test_every_screen_rule_in_the_same_currency():

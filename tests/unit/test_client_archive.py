@@ -36,7 +36,7 @@ def exported(loaded):
     _, archive = service(world).export(owner, line.client_id)
     again = service(world).export(owner, line.client_id)[1]
     assert again == archive
-    return world.records.working(owner.practice_id, line.id), archive
+    return world.records.load_snapshot(owner.practice_id, line.id), archive
 
 
 def test_a_client_leaves_whole_and_comes_in_elsewhere_as_they_were(exported):
@@ -51,7 +51,7 @@ def test_a_client_leaves_whole_and_comes_in_elsewhere_as_they_were(exported):
         was.client.work,
     )
     listed = there.visits.visits(there.office.owner)
-    every = [there.records.working(there.office.practice.id, line.id) for line in listed]
+    every = [there.records.load_snapshot(there.office.practice.id, line.id) for line in listed]
     now = max(every, key=lambda visit: len(visit.values))
     visit = now.visit
     said = {path: value for path, value in was.values.items() if value not in (None, "")}
@@ -65,7 +65,7 @@ def test_a_client_leaves_whole_and_comes_in_elsewhere_as_they_were(exported):
     assert len(now.photos) == len(was.photos) > 0
     placed = [path for path in now.values if path.startswith(f"look.photo.{now.photos[0].id}.")]
     assert placed
-    worked = there.visits.worked(there.office.owner, visit.id, "cm")[1]
+    worked = there.visits.results(there.office.owner, visit.id, "cm")[1]
     assert worked.rows[0].setting == "43.2"
 
 
@@ -108,7 +108,7 @@ def test_what_is_kept_by_consent_comes_in_only_with_it(exported):
     raw = spoilt(archive, visit_json=json.dumps(visit).encode())
     service(there).take_in(there.office.owner, raw, agreed=True)
     (line,) = there.visits.visits(there.office.owner)
-    now = there.records.working(there.office.practice.id, line.id)
+    now = there.records.load_snapshot(there.office.practice.id, line.id)
     assert "ask.reason" in was.values
     assert "ask.reason" not in now.values
     assert now.photos == ()

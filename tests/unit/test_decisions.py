@@ -47,7 +47,9 @@ def test_a_screen_that_cannot_follow_gets_a_riser_in_for_standing_and_out_for_si
     worked = WORKED["riser_in_and_out"]
     case = usual_case(surface=(720, 1270), seat=(400, 420), lift=(420, 420))
     bare = fit(case)
-    assert bare.standing.joint("neck").over == pytest.approx(-worked["standing_without"], abs=0.01)
+    assert bare.standing.joint("neck").excess_deg == pytest.approx(
+        -worked["standing_without"], abs=0.01
+    )
     room = make_plans(at(case, items=(REAM,))).plan("room")
     assert [one.id for one in room.added] == ["screen_stack_standing"]
     assert room.seated.screen_top == pytest.approx(worked["seated_top"])
@@ -123,7 +125,7 @@ def test_armrests_that_do_not_serve_are_taken_off_turned_away_or_kept_off(
     row = result.row("seated", "armrest")
     assert (row.remedy, row.setting) == (remedy, setting)
     assert row in working_order(case, result)
-    assert result.seated.joint("shoulder").over == 0
+    assert result.seated.joint("shoulder").excess_deg == 0
 
 
 def test_how_far_apart_armrests_are_is_judged_and_set():
@@ -176,7 +178,9 @@ def test_to_last_starts_with_the_chair_where_the_chair_is_the_fault():
         assert result.row("seated", key).reason == "The seat has no backrest."
     plans = make_plans(stool)
     assert [one.id for one in plans.plan("lasting").added] == ["task_chair"]
-    assert plans.plan("lasting").over == plans.plan("room").over - 10  # no back weighs as much
+    assert (
+        plans.plan("lasting").excess_deg == plans.plan("room").excess_deg - 10
+    )  # no back weighs as much
     assert plans.fixes[0].id == "task_chair"
 
 
@@ -215,7 +219,7 @@ def test_changing_hands_comes_last_and_never_for_a_degree():
         narrow, body=mean_body(shoulder_breadth_biacromial=250, shoulder_elbow_length=270)
     )
     over = WORKED["mouse_far"]["over"]
-    assert fit(far).seated.joint("upper_arm").over == pytest.approx(over, abs=0.01)
+    assert fit(far).seated.joint("upper_arm").excess_deg == pytest.approx(over, abs=0.01)
     assert [one.id for one in make_plans(far).plan("room").added] == ["other_hand"]
     assert [one.id for one in make_plans(far).plan("little").added] == ["short_keyboard"]
 
@@ -228,7 +232,7 @@ def test_letters_off_the_midline_are_judged_with_the_arm_that_pays():
     assert (row.status, row.change) == ("off", 280)
     found = {one.joint: one for one in result.seated.joints_found}
     assert found["upper_arm_keys"].angle == pytest.approx(worked["angle"], abs=0.01)
-    assert result.seated.joint("upper_arm_keys").over == 0
+    assert result.seated.joint("upper_arm_keys").excess_deg == 0
 
 
 def test_a_screen_used_almost_as_much_as_the_main_one_counts_as_equal():
@@ -291,8 +295,8 @@ def test_a_short_persons_plan_is_never_worse_than_what_was_found(seed):
     found = {"seat": seat, "surface": desk, "footrest": 0, "screen_top": 1150, "distance": 600}
     case = usual_case(body=body, surface=(desk,), seat=(400, 510), found={**found, "mouse": 345})
     case = at(case, feet=())
-    was = sum(abs(one.over) for one in fit(case).seated.joints_found if one.over)
+    was = sum(abs(one.excess_deg) for one in fit(case).seated.joints_found if one.excess_deg)
     hung = max(0.0, seat - body.mm("popliteal_height") - 10 - case.policy.flat_feet_margin)
     room = make_plans(case).plan("room")
-    assert room.lacks.feet <= hung
-    assert room.over <= was or room.lacks.feet < hung
+    assert room.hard_limits.feet <= hung
+    assert room.excess_deg <= was or room.hard_limits.feet < hung

@@ -238,7 +238,7 @@ def test_the_wedge_is_as_wide_as_the_excess():
     def bearing(point):
         return math.degrees(math.atan2(point[1] - centre[1], point[0] - centre[0]))
 
-    assert abs(bearing(last) - bearing(first)) == pytest.approx(abs(elbow.over), abs=0.4)
+    assert abs(bearing(last) - bearing(first)) == pytest.approx(abs(elbow.excess_deg), abs=0.4)
 
 
 def test_gaze_ends_on_the_picture_and_starts_in_the_eye():

@@ -52,10 +52,10 @@ def test_what_explains_a_posture_takes_most_of_it_away():
             if row.key == "surface":
                 settings = replace(settings, keys=found.keys + row.setting - found.surface)
             after = {one.label: one for one in joints_of(made.case, settings, "seated")}[label]
-            left[QUANTITIES[row.key].label] = abs(after.over)
+            left[QUANTITIES[row.key].label] = abs(after.excess_deg)
         best = min(left, key=left.get)
         assert made.options[made.right].startswith(best)
-        assert left[best] < abs(now.over)
+        assert left[best] < abs(now.excess_deg)
 
 
 def test_what_is_urgent_is_the_only_urgent_sign():

@@ -79,9 +79,9 @@ def every_pair(model):
             tuple(
                 round(one, 5)
                 for one in (
-                    presses + legs_at(model, seat).hangs,
+                    presses + legs_at(model, seat).foot_gap_mm,
                     first[model.first] if model.legs is not None or model.first == "hands" else 0.0,
-                    hands + legs_at(model, seat).over + (gaze if model.together else 0.0),
+                    hands + legs_at(model, seat).excess_deg + (gaze if model.together else 0.0),
                     float(off),
                     *near,
                     apart_top if model.together else 0.0,
@@ -105,7 +105,7 @@ def test_the_search_finds_what_trying_every_place_finds():
             if (seat, surface) == (found.seat, found.surface)
         )
         assert mine == pytest.approx(best, abs=2e-5), f"seed {seed}: {model}"
-        assert (found.over, found.hangs + found.presses) == pytest.approx(
+        assert (found.excess_deg, found.foot_gap_mm + found.thigh_pressed_mm) == pytest.approx(
             (best[2] + follows, best[0]), abs=2e-5
         ), f"seed {seed}"
 
@@ -130,10 +130,10 @@ def test_a_general_solver_finds_the_same_set():
         solver = HeightSearch(case, together=True)
         kit = height_kit(solver, tier, alike=1e-6)
         fit = solver.heights(with_additions(case.workstation, kit)).quality()
-        if fit.lacks:
+        if fit.shortfall_mm:
             continue  # a broken hard limit is no program's solution
         said = f"hard case {number} of seed {SEED}, {tier}"
-        mine = as_one(cost_of(kit)), fit.over
+        mine = as_one(cost_of(kit)), fit.excess_deg
         assert mine == pytest.approx(kit_with_milp(case, tier), abs=1e-4), said
         compared += 1
     assert compared >= SOLVED

@@ -90,7 +90,7 @@ def say_everything(values):
     missing_for_signing(workup)
     practice = Practice(id=id, name="Sample", unit="cm", local_wording="")
     papers_of(practice, opened, workup, "cm")
-    for flag in workup.signs:
+    for flag in workup.red_flags:
         letter_paper(practice, opened, workup, flag.id)
 
 

@@ -35,9 +35,9 @@ def test_each_rule_asks_for_answers_that_exist_and_has_a_source_that_is_explaine
     assert len({rule.id for rule in rules}) == len(rules) > 80
     for rule in rules:
         assert rule.source in SOURCES, rule.id
-        assert rule.do, rule.id
+        assert rule.advice, rule.id
         if isinstance(rule, Answer):
-            assert {*rule.wrong} <= {*rule.field.members}, rule.id
+            assert {*rule.failing} <= {*rule.field.members}, rule.id
 
 
 @pytest.mark.parametrize(
@@ -192,7 +192,7 @@ def test_what_hurts_comes_before_what_is_only_graver():
     order = [one.id for one in judged(entries).values() if one.state == "off"]
     assert order[:2] == ["room_cables", "keyboard_feet"]
     assert order.index("keyboard_feet") < order.index("seated.screen_bearing")
-    assert judged(entries)["keyboard_feet"].felt == (
+    assert judged(entries)["keyboard_feet"].discomfort == (
         "Right wrist and back of the hand 4 of 10, every day",
     )
 

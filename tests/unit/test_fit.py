@@ -32,7 +32,7 @@ def test_fixed_desk_with_a_short_chair_names_the_limit_and_its_cost():
             "chair stops at 510 mm, 54 mm lower than its target"  # the thighs would stop it at 540: that decides nothing
         ]
     )
-    assert (seat.cost.joint, round(seat.cost.over, 1)) == ("elbow", -3.4)
+    assert (seat.cost.joint, round(seat.cost.excess_deg, 1)) == ("elbow", -3.4)
     assert result.row("seated", "footrest").setting == pytest.approx(100)
     assert not result.standing.possible
     assert (
@@ -67,7 +67,7 @@ def test_laptop_joins_picture_to_keys_and_says_what_it_costs():
     top = result.row("seated", "screen_top")
     assert top.setting == pytest.approx(740 + 20 + 20 + 210)
     assert (top.limits[0].kind, top.cost.joint) == ("joined", "neck")
-    assert top.cost.over < -10
+    assert top.cost.excess_deg < -10
     assert result.row("seated", "distance").limits[0].kind == "joined"
 
 

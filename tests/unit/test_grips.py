@@ -15,7 +15,7 @@ def test_a_ring_turns_what_it_is_on_by_as_much_as_the_hand():
     given = VisitInput(values=values, today=date(2026, 11, 25), sex="male")
 
     def rings(**tried):
-        request = WhatIfRequest(tries=tried, scene=SceneRequest(grips=True), brief=True)
+        request = WhatIfRequest(overrides=tried, scene=SceneRequest(grips=True), brief=True)
         grips = WhatIfSession(given).try_out(request).scene.grips
         return {(grip.posture, grip.field): grip for grip in grips}
 

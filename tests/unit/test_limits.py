@@ -80,10 +80,10 @@ def test_a_wheelchairs_seat_is_never_moved_nor_a_footrest_bought(span):
     made, plans = fit(case), make_plans(case).plans
     seat, rest = made.row("seated", "seat"), made.row("seated", "footrest")
     assert (seat.setting, seat.change, seat.status) == (500, None, "not_assessable")
-    assert (rest.setting, made.hangs) == (None, 0)
+    assert (rest.setting, made.foot_gap_mm) == (None, 0)
     for plan in plans:
         assert plan.seated.seat == 500
-        assert plan.lacks.feet == 0
+        assert plan.hard_limits.feet == 0
         assert not {"footrest", "seat_cushion", "task_chair", "high_chair"} & {
             one.id for one in plan.added
         }
@@ -113,15 +113,15 @@ def test_no_purchase_or_plan_makes_thighs_or_feet_worse_and_what_mends_comes_fir
         room = worked.plan("room")
         for fix in worked.fixes:
             offered += 1
-            assert not fix.lacks.worse_than(room.lacks), f"{number}: {fix.id}"
+            assert not fix.hard_limits.worse_than(room.hard_limits), f"{number}: {fix.id}"
         mends = [fix.mends for fix in worked.fixes]
         assert mends == sorted(mends, reverse=True), number
         bare = solve_pair(replace(case, body=body)).seated
         for plan in worked.plans:
-            assert plan.lacks.thighs <= bare.presses + 0.5, number
-            hang = bare.hangs + case.policy.flat_feet_margin if bare.hangs else 0.0
-            assert plan.lacks.feet <= hang + 0.5, number
-            short = plan.lacks
+            assert plan.hard_limits.thighs <= bare.thigh_pressed_mm + 0.5, number
+            hang = bare.foot_gap_mm + case.policy.flat_feet_margin if bare.foot_gap_mm else 0.0
+            assert plan.hard_limits.feet <= hang + 0.5, number
+            short = plan.hard_limits
             gravest = max(short.thighs, short.feet, short.belly, short.armrests)
             assert bool(hard_limit_words(short, "cm")) == (gravest > TAPE_MM or bool(short.keys))
         mended += any(mends)
@@ -140,15 +140,19 @@ def test_thighs_under_a_drawer_get_the_risers_and_no_cushion():
     assert ids[0] in ("risers", "sit_stand")
     assert not {"seat_cushion", "high_chair"} & set(ids)
     shown = plan_views(worked, "cm")[0][0]
-    assert shown.lacks[0].startswith("Thighs or armrests do not fit under the desk: 8.0 cm short")
+    assert shown.shortfalls[0].startswith(
+        "Thighs or armrests do not fit under the desk: 8.0 cm short"
+    )
 
 
 def test_keys_out_of_reach_count_and_are_said():
     case = replace(usual_case(surface=(1150,), seat=(400, 455)), hours={"typing": 6})
     room = make_plans(case).plan("room")
-    assert room.lacks.keys == ("seated",)
-    assert room.over > 180
-    assert any("No arm reaches the keys" in said for said in hard_limit_words(room.lacks, "cm"))
+    assert room.hard_limits.keys == ("seated",)
+    assert room.excess_deg > 180
+    assert any(
+        "No arm reaches the keys" in said for said in hard_limit_words(room.hard_limits, "cm")
+    )
 
 
 def test_a_lifted_shoulder_counts_in_the_search_for_additions():
@@ -156,10 +160,10 @@ def test_a_lifted_shoulder_counts_in_the_search_for_additions():
     case = replace(case, hours={"typing": 6, "mouse": 2})
     lasting = make_plans(case).plan("lasting")
     assert [one.id for one in lasting.added] == ["task_chair"]
-    assert lasting.over < make_plans(case).plan("room").over - 3
+    assert lasting.excess_deg < make_plans(case).plan("room").excess_deg - 3
     off = with_chair(case, armrests_off=True)
     assert fit(off).row("seated", "armrest").reason.endswith("Take them off.")
-    assert make_plans(off).plan("room").over == pytest.approx(0, abs=0.5)
+    assert make_plans(off).plan("room").excess_deg == pytest.approx(0, abs=0.5)
 
 
 def test_armrests_that_cannot_move_stay_out_of_the_desk():
@@ -201,7 +205,7 @@ def test_the_picture_is_searched_at_the_distance_the_desk_allows():
         row = made.row("seated", "distance")
         assert search_model(case, "seated").distance == pytest.approx(row.setting)
         neck = next(one for one in made.seated.joints_set if one.joint == "neck")
-        assert neck.over == 0, depth
+        assert neck.excess_deg == 0, depth
     near = fit(with_desk(usual_case(), depth=250.0)).row("seated", "distance")
     assert near.setting == case.policy.least_distance
 

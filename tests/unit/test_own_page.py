@@ -78,7 +78,7 @@ def test_answers_before_a_visit_are_sorted_and_say_what_decided(answers, level, 
     ],
 )
 def test_checks_are_sorted_against_what_was_felt_at_the_visit(answers, level):
-    assert triage_check({**NONE, **answers}, Before(felt={"nape": 5.0})).level == level
+    assert triage_check({**NONE, **answers}, Before(discomfort={"nape": 5.0})).level == level
 
 
 def any_answer(question):

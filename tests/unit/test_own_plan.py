@@ -39,7 +39,7 @@ def test_every_addition_of_a_plan_can_be_ticked_and_comes_to_the_same():
             taken = own(*(one.key for one in plan.added))
             mine = make_plans(case, own=taken).plan("own")
             assert {one.key for one in mine.added} == {one.key for one in plan.added}
-            assert mine.over == pytest.approx(plan.over)
+            assert mine.excess_deg == pytest.approx(plan.excess_deg)
 
 
 def test_what_is_combined_rests_on_each_other_and_no_piece_is_used_twice():
@@ -58,7 +58,7 @@ def test_offers_say_what_each_removes_beside_what_is_ticked():
     feet = [offer for offer in offers.values() if offer.slot == "feet"]
     assert offers["feet_stack-ream2"].removes == max(foot.removes for foot in feet) > 0
     assert offers["tray"].left == pytest.approx(
-        make_plans(case, own=own("feet_stack-ream2", "tray")).plan("own").over
+        make_plans(case, own=own("feet_stack-ream2", "tray")).plan("own").excess_deg
     )
     mouse = [offer.key for offer in offers.values() if offer.slot == "pointer"]
     assert mouse[-1] == "other_hand"  # changing hands comes last

@@ -198,14 +198,14 @@ def test_a_clinician_sets_a_limit_to_a_figure_from_a_day_and_everything_keeps_to
     assert workup.result.standing.possible
     assert workup.day.rhythm.standing_an_hour <= 8
     assert sum("at most 8 min in each hour" in one for one in limits.at_work) == 1
-    binding = [limit for care in workup.cares for limit in care.limits if limit.set]
+    binding = [limit for care in workup.precautions for limit in care.limits if limit.set]
     assert [one.binds for one in binding] == [LimitId.SHORT_STANDING, LimitId.HIP_OPEN]
     later = said | {
         key: (today + timedelta(days=3)).isoformat() for key in said if key.endswith("_on")
     }
     waiting = worked(here | later)
     assert (waiting.case.person.stands, waiting.case.person.least_hip) == (False, 100.0)
-    views = [limit for care in waiting.cares for limit in care.limits if limit.clears]
+    views = [limit for care in waiting.precautions for limit in care.limits if limit.clears]
     assert ["8\N{NO-BREAK SPACE}min" in views[0].clears, "110" in views[1].clears] == [True, True]
     alone = here | {key: value for key, value in said.items() if key.endswith("figure")}
     assert not limits_of(Record(alone)).stands  # a figure that nobody answers for changes nothing

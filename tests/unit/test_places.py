@@ -93,7 +93,7 @@ def test_keys_on_a_counter_that_is_too_low_get_a_stack():
     counter = replace(case.workstation.desk, form="counter")
     station = replace(case.workstation, desk=counter, items=(ream,), feet=())
     case = replace(case, use=PlaceUse.STAND, workstation=station)
-    assert fit(case).standing.joint("wrist").over > 10
+    assert fit(case).standing.joint("wrist").excess_deg > 10
     room = make_plans(case).plan("room")
     assert [(one.id, one.height) for one in room.added] == [
         ("keys_stack", COUNTER_TOO_LOW["stack"])

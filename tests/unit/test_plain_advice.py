@@ -118,7 +118,7 @@ def test_a_bent_wrist_is_a_row_and_a_finding_in_either_posture():
     case = replace(case, found_standing=replace(case.found_standing, surface=880.0))
     for posture in ("seated", "standing"):
         wrist = next(one for one in fit(case).of(posture).joints_found if one.joint == "wrist")
-        assert wrist.over > 0
+        assert wrist.excess_deg > 0
         assert fit(case).row(posture, "slope").status == "off"
         assert "bends back" in off(case)[f"{posture}.wrist"].cause
     straight = usual_case(found={"seat": 420, "surface": 600})
@@ -149,8 +149,8 @@ def test_unknown_keys_are_no_degrees_and_a_laptop_has_usual_ones():
     )
     assert "Elbow angle" in fit(bare).seated.untold_set
     plan = plan_view(make_plans(bare).plan("room"), "cm")
-    assert plan.over == "not known"
-    assert "Elbow angle" in plan.untold
+    assert plan.excess == "not known"
+    assert "Elbow angle" in plan.not_assessed
     values = visit_values(SEED + 1)
     laptop = {
         path: value

@@ -44,17 +44,20 @@ def test_three_plans_from_the_room_to_the_lasting():
     worked = make_plans(fixed_desk())
     room, little, lasting = worked.plans
     assert (labels(room), room.seated.seat) == (["feet_to_find"], pytest.approx(510))
-    assert (room.added[0].height, room.over) == (pytest.approx(100), pytest.approx(3.4, abs=0.1))
+    assert (room.added[0].height, room.excess_deg) == (
+        pytest.approx(100),
+        pytest.approx(3.4, abs=0.1),
+    )
     assert labels(little) == ["seat_cushion", "feet_to_find"]  # the footrest would cost more
-    assert (little.over, little.seated.footrest) == (0, pytest.approx(130))
+    assert (little.excess_deg, little.seated.footrest) == (0, pytest.approx(130))
     assert labels(lasting) == ["tray"]
-    assert (lasting.over, lasting.seated.seat) == (0, pytest.approx(410))
+    assert (lasting.excess_deg, lasting.seated.seat) == (0, pytest.approx(410))
 
 
 def test_what_is_left_is_told_in_degrees_and_strain_minutes():
     room = make_plans(fixed_desk()).plan("room")
     elbow = next(one for one in room.left if one.joint == "elbow")
-    assert elbow.over == pytest.approx(-3.42, abs=0.01)
+    assert elbow.excess_deg == pytest.approx(-3.42, abs=0.01)
     assert elbow.minutes == pytest.approx(6 * 60 * 3.42 / 30, abs=1)  # typing and mouse, 6 hours
     assert room.minutes == pytest.approx(sum(one.minutes for one in room.left))
 
@@ -74,7 +77,7 @@ def test_items_are_whole_used_once_and_marked_temporary():
         ("2 × ream of paper under the feet", 100),
         ("1 × box under the screen", 120),
     ]
-    assert [one.items for one in room.kit] == [(("ream", 2),), (("box", 1),)]
+    assert [one.items for one in room.additions] == [(("ream", 2),), (("box", 1),)]
     assert room.temporary
     assert room.cautions[1].startswith("Use non-slip")
     assert room.added[0].sd == pytest.approx(3.0)
@@ -131,7 +134,7 @@ def test_no_plan_puts_a_desk_through_thighs_or_lets_feet_hang(case, bare):
     for plan in make_plans(case, fixes=False).plans:
         station, seat, surface = plan.case.workstation, plan.seated.seat, plan.seated.surface
         result = fit(plan.case)
-        if seat is None or surface is None or result.presses or result.hangs:
+        if seat is None or surface is None or result.thigh_pressed_mm or result.foot_gap_mm:
             continue
         try:
             legs = Lengths.of(plan.case, "seated").legs

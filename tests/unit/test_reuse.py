@@ -47,7 +47,7 @@ def test_no_body_outlives_its_visit() -> None:
     """What was worked out for a visit is gone with it, whatever was asked of it."""
     visit = VisitInput(values=visit_values(SEED + 1), today=date(2026, 11, 25), sex="female")
     bench = WhatIfSession(visit)
-    request = WhatIfRequest(tries={}, plans=True, behind=True)
+    request = WhatIfRequest(overrides={}, plans=True, behind=True)
     drawn = bench.try_out(request).scene.marks
     kept = weakref.ref(visit.reuse)
     assert drawn

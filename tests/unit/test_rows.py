@@ -89,7 +89,7 @@ def test_a_wide_keyboard_is_too_wide_for_narrow_shoulders():
     )
     found = row(usual_case(body=body), "mouse")
     assert kinds(found) == ["wide"]
-    assert found.cost.over > 0
+    assert found.cost.excess_deg > 0
     assert "keyboard reaches out to 345" in found.limits[0].text
 
 
@@ -109,7 +109,9 @@ def test_footrest_only_where_feet_do_not_reach():
 def test_a_low_chair_bends_the_knees_and_says_so():
     found = row(chair(usual_case("male"), seat=Span(low=380, high=400)), "seat")
     assert (found.setting, kinds(found), found.cost.joint) == (400, ["stops"], "knee")
-    assert found.cost.over == pytest.approx(-4.64, abs=0.02)  # 50 low, 10 of it free, thigh 495
+    assert found.cost.excess_deg == pytest.approx(
+        -4.64, abs=0.02
+    )  # 50 low, 10 of it free, thigh 495
 
 
 def test_fist_rule_brings_the_screen_nearer_than_fingertips():
@@ -161,7 +163,7 @@ def test_belly_moves_the_desk_edge_only_where_it_is_in_the_way():
 def test_a_fixed_counter_at_standing_height_is_for_standing():
     result = fit(usual_case(surface=(980,)))
     assert result.standing.possible
-    assert result.row("standing", "surface").cost.over == 0
+    assert result.row("standing", "surface").cost.excess_deg == 0
 
 
 def test_the_mat_lifts_the_body_not_the_desk():
@@ -183,10 +185,10 @@ def test_the_widest_uncertainty_is_named_for_retaking():
 def test_hanging_feet_and_high_hands_are_seen_as_found():
     found = {"seat": 480, "surface": 760, "mouse": 450, "screen_top": 1000, "distance": 600}
     joints = {joint.joint: joint for joint in fit(usual_case(found=found)).seated.joints_found}
-    assert joints["knee"].over == 0  # hanging feet are no bent knee
-    assert joints["elbow"].over < 0
-    assert joints["upper_arm"].over > 0
-    assert joints["neck"].over < 0
+    assert joints["knee"].excess_deg == 0  # hanging feet are no bent knee
+    assert joints["elbow"].excess_deg < 0
+    assert joints["upper_arm"].excess_deg > 0
+    assert joints["neck"].excess_deg < 0
 
 
 def test_out_of_reach_is_a_reason_not_a_number():
@@ -194,5 +196,5 @@ def test_out_of_reach_is_a_reason_not_a_number():
         usual_case(), found_standing=Settings(surface=400, screen_top=1500, distance=600)
     )
     elbow = fit(case).standing.joints_found[0]
-    assert (elbow.angle, elbow.over) == (None, None)
+    assert (elbow.angle, elbow.excess_deg) == (None, None)
     assert elbow.reason.startswith("Out of reach")

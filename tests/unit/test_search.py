@@ -44,7 +44,9 @@ def models(draw):
 def cost(model, seat, surface):
     gap = surface - seat
     return (
-        elbow_over(model, gap)[0] + gaze_over(model, seat, surface)[0] + legs_at(model, seat).over
+        elbow_over(model, gap)[0]
+        + gaze_over(model, seat, surface)[0]
+        + legs_at(model, seat).excess_deg
     )
 
 
@@ -52,7 +54,7 @@ def cost(model, seat, surface):
 @given(models())
 def test_no_pair_of_the_lattice_costs_less(model):
     found = search(model)
-    assert found.over == pytest.approx(cost(model, found.seat, found.surface), abs=1e-5)
+    assert found.excess_deg == pytest.approx(cost(model, found.seat, found.surface), abs=1e-5)
     seats = range(ceil(model.seat.low), floor(model.seat.high) + 1)
     surfaces = range(ceil(model.surface.low), floor(model.surface.high) + 1)
     least = -1e9 if model.least_gap is None or found.thighs_pressed else model.least_gap
@@ -61,7 +63,7 @@ def test_no_pair_of_the_lattice_costs_less(model):
         default=None,
     )
     if best is not None and not found.thighs_pressed:
-        assert found.over <= best + 1e-5
+        assert found.excess_deg <= best + 1e-5
 
 
 @settings(max_examples=12, deadline=None)
@@ -73,10 +75,10 @@ def test_same_optimum_as_a_general_solver(model):
         reference = solve_with_milp(model)
     except ValueError:
         assume(False)
-    assert found.over <= reference + 1e-5
+    assert found.excess_deg <= reference + 1e-5
     whole = replace(found, seat=round(found.seat), surface=round(found.surface))
     if (whole.seat, whole.surface) == (found.seat, found.surface):
-        assert found.over == pytest.approx(reference, abs=1e-5)
+        assert found.excess_deg == pytest.approx(reference, abs=1e-5)
 
 
 @settings(max_examples=80, deadline=None)
@@ -100,7 +102,7 @@ def test_all_free_puts_the_seat_to_the_legs_and_the_elbow_on_target():
         search_model(usual_case(), "seated"), seat=None, surface=None, least_gap=None, lift=None
     )
     found = search(model)
-    assert (found.seat, found.over, found.footrest) == (410, 0, False)
+    assert (found.seat, found.excess_deg, found.footrest) == (410, 0, False)
     assert elbow_over(model, found.surface - found.seat)[1] == pytest.approx(0, abs=1e-6)
 
 

@@ -178,7 +178,9 @@ def test_a_limit_of_the_person_is_part_of_the_band_and_makes_a_step():
     workup, made = papers(PLAIN, **body, **stiff)
     hip = next(joint for joint in made.record.joints if joint.label.startswith("Hip"))
     assert (hip.aim, hip.aim_off) == ("95°", True)
-    assert "Not met" in next(care.limit for care in made.record.cares if care.id == "pregnancy")
+    assert "Not met" in next(
+        care.limit for care in made.record.precautions if care.id == "pregnancy"
+    )
 
 
 COURSES = 30
@@ -242,7 +244,7 @@ def test_every_number_of_every_paper_is_that_of_the_state(seed):
         assert other.after in (row.after, "Left as it was")
     hip = workup.analysis.stands.seated.joint("hip") if workup.case.sits else None
     least = workup.case.person.least_hip
-    said = [limit.unmet for care in workup.cares for limit in care.limits if limit.unmet]
+    said = [limit.unmet for care in workup.precautions for limit in care.limits if limit.unmet]
     if least and hip is not None and hip.angle is not None:
         assert bool(said) == (hip.angle < least - 0.5)  # met only by the angle it will have
     by_key = {(row.posture, row.key): row.became for row in workup.rows}

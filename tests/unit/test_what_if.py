@@ -80,7 +80,7 @@ def test_a_bench_answers_the_same_whatever_was_tried_before(name):
 def test_what_can_not_be_read_is_said_and_the_rest_counts(bram):
     tried = WhatIfSession(bram).try_out(
         WhatIfRequest(
-            tries={
+            overrides={
                 "work.seated.seat": "4 m",
                 "work.seated.surface": "70",
                 "work.number.recline": "steep",
@@ -99,7 +99,7 @@ def test_a_hand_that_tries_buys_nothing_on_its_way():
     bench = WhatIfSession(visit_input("Yara Fenwick"))
 
     def footrest(**tries):
-        tried = bench.try_out(WhatIfRequest(tries=tries))
+        tried = bench.try_out(WhatIfRequest(overrides=tries))
         return next(row for row in tried.rows if row.key == "footrest")
 
     high = footrest(**{"work.seated.seat": "54"})
@@ -109,26 +109,28 @@ def test_a_hand_that_tries_buys_nothing_on_its_way():
 
 def test_the_visits_own_findings_go_come_or_stay(bram):
     bench = WhatIfSession(bram)
-    best = bench.try_out(WhatIfRequest(tries={}))
+    best = bench.try_out(WhatIfRequest(overrides={}))
     off = {finding.id for finding in analyse_visit(bram, "cm").findings if finding.state == "off"}
-    gone = {one.id for one in best.gone}
+    gone = {one.id for one in best.resolved}
     assert {"seated.seat", "seated.surface", "standing.screen_top"} <= gone <= off
-    assert (best.come, best.stays) == ([], len(off) - len(gone))
-    low = bench.try_out(WhatIfRequest(tries={"work.seated.seat": "40", "work.seated.tilt": "40"}))
-    assert "seated.seat" not in {one.id for one in low.gone}
-    assert "Screen tilt" in [one.text for one in low.come]
-    brief = bench.try_out(WhatIfRequest(tries={}, brief=True))
-    assert (brief.gone, brief.come, brief.stays) == ([], [], 0)
+    assert (best.new, best.unchanged) == ([], len(off) - len(gone))
+    low = bench.try_out(
+        WhatIfRequest(overrides={"work.seated.seat": "40", "work.seated.tilt": "40"})
+    )
+    assert "seated.seat" not in {one.id for one in low.resolved}
+    assert "Screen tilt" in [one.text for one in low.new]
+    brief = bench.try_out(WhatIfRequest(overrides={}, brief=True))
+    assert (brief.resolved, brief.new, brief.unchanged) == ([], [], 0)
 
 
 def test_brief_answers_say_the_same_settings_bands_and_movements(bram):
     bench, tries = WhatIfSession(bram), {"work.seated.surface": "72", "work.number.recline": "15"}
-    brief = bench.try_out(WhatIfRequest(tries=tries, brief=True))
-    whole = bench.try_out(WhatIfRequest(tries=tries))
-    assert (brief.setting_changes, brief.findings, brief.over) == (
+    brief = bench.try_out(WhatIfRequest(overrides=tries, brief=True))
+    whole = bench.try_out(WhatIfRequest(overrides=tries))
+    assert (brief.setting_changes, brief.findings, brief.excess_deg) == (
         whole.setting_changes,
         whole.findings,
-        whole.over,
+        whole.excess_deg,
     )
     for one, other in zip(brief.rows, whole.rows, strict=True):
         assert (one.setting, one.band, one.status, one.limits) == (
@@ -142,9 +144,9 @@ def test_brief_answers_say_the_same_settings_bands_and_movements(bram):
 
 def test_the_drawing_behind_is_what_it_is_compared_with(bram):
     bench = WhatIfSession(bram)
-    low = WhatIfRequest(tries={"work.seated.seat": "42"}, scene=SceneRequest(mode="seated"))
+    low = WhatIfRequest(overrides={"work.seated.seat": "42"}, scene=SceneRequest(mode="seated"))
     behind = bench.try_out(
-        WhatIfRequest(tries={}, against=low.tries, behind=True, scene=low.scene)
+        WhatIfRequest(overrides={}, against=low.overrides, behind=True, scene=low.scene)
     ).scene
     ghost = next(mark for mark in behind.marks if mark.role == "ghost-line")
     alone = bench.try_out(low).scene.marks

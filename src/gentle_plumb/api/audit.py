@@ -36,7 +36,7 @@ def audited(route: Route, handle: Handle) -> Handle:
             return _deed(request, event, about)
 
         try:
-            with services.trail.during(deed_of) as changed:
+            with services.audit_log.during(deed_of) as changed:
                 response = await handle(request)
         except NotAllowed:
             await _note(services, _deed(request, AuditEvent("refused", event.what), target))
@@ -52,9 +52,9 @@ def audited(route: Route, handle: Handle) -> Handle:
 
 async def _note(services: Services, *deeds: Deed | None) -> None:
     """Write down what is not in a line of a moment ago already."""
-    fresh = [deed for deed in deeds if deed is not None and not services.trail.gathered(deed)]
+    fresh = [deed for deed in deeds if deed is not None and not services.audit_log.gathered(deed)]
     if fresh:
-        await run_in_threadpool(services.trail.note, *fresh)
+        await run_in_threadpool(services.audit_log.note, *fresh)
 
 
 async def _target(services: Services, request: Request) -> TrailTarget:
@@ -67,10 +67,10 @@ async def _target(services: Services, request: Request) -> TrailTarget:
             id = UUID(str(given))
         except ValueError:
             return TrailTarget()
-        known = services.trail.known(kind, id)
+        known = services.audit_log.known(kind, id)
         if known is not None:
             return known
-        return await run_in_threadpool(services.trail.target, kind, id)
+        return await run_in_threadpool(services.audit_log.target, kind, id)
     return TrailTarget()
 
 
@@ -87,7 +87,7 @@ async def _named_in(services: Services, request: Request) -> TrailTarget:
             id = UUID(str(given[name]))
         except (KeyError, ValueError):
             continue
-        return await run_in_threadpool(services.trail.target, kind, id)
+        return await run_in_threadpool(services.audit_log.target, kind, id)
     return TrailTarget()
 
 

@@ -174,5 +174,5 @@ def _require_seen(request: Request, member: Member) -> None:
         except ValueError:
             return  # the route itself says what is wrong with it
         hidden = services.access.hidden(member) if hidden is None else hidden
-        if hidden and services.trail.target(kind, id).client_id in hidden:
+        if hidden and services.audit_log.target(kind, id).client_id in hidden:
             raise NotAllowed(HIDDEN)

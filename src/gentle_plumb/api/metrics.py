@@ -107,7 +107,7 @@ def metrics(request: Request) -> Response:
         MultiProcessCollector(registry)  # type: ignore[no-untyped-call]
     waiting = CollectorRegistry()
     waiting.register(_Queue(services.queue.counts()))
-    waiting.register(_Ages(services.running.ages()))
+    waiting.register(_Ages(services.system_status.ages()))
     return Response(
         generate_latest(registry) + generate_latest(waiting), media_type=CONTENT_TYPE_LATEST
     )

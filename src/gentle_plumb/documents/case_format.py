@@ -362,7 +362,7 @@ class CaseDocument(PersonDocument, PaceDocument, PlaceDocument):
         taken = place.plan if place.plan != "own" or own.taken else "room"
         chosen = plan_set.plan(taken).case
         result = fit(chosen, overrule_seated=own.seated, overrule_standing=own.standing)
-        return CaseWorked(case=chosen, result=result, worked=plan_set)
+        return CaseWorked(case=chosen, result=result, plan_set=plan_set)
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -371,7 +371,7 @@ class CaseWorked:
 
     case: Case
     result: FitResult
-    worked: PlanSet
+    plan_set: PlanSet
 
 
 def case_schema() -> dict[str, Any]:

@@ -22,9 +22,9 @@ class PlanDocument(BaseModel):
     seated: Settings
     standing: Settings | None
     left: list[ResidualExcess]
-    over: float
+    excess_deg: float
     minutes: float | None
-    lacks: HardLimits
+    hard_limits: HardLimits
     temporary: bool
     cautions: list[str]
 
@@ -81,8 +81,8 @@ def _result_at(case: CaseDocument, place: PlaceDocument) -> dict[str, Any]:
             f"{row.posture}.{row.key}"
             for row in working_order(case_worked.case, case_worked.result)
         ],
-        "plans": [PlanDocument.of(plan) for plan in case_worked.worked.plans],
-        "fixes": list(case_worked.worked.fixes),
+        "plans": [PlanDocument.of(plan) for plan in case_worked.plan_set.plans],
+        "fixes": list(case_worked.plan_set.fixes),
         "offers": list(offers_of(case.case(place), own=place.own())),
     }
 

@@ -140,10 +140,10 @@ def _brief_at(document: CaseDocument, place: PlaceDocument) -> dict[str, Any]:
             {
                 "id": plan.id,
                 "added": [added.label for added in plan.added],
-                "over": round(plan.over, 3),
+                "over": round(plan.excess_deg, 3),
                 "minutes": plan.minutes,
             }
-            for plan in case_worked.worked.plans
+            for plan in case_worked.plan_set.plans
         ],
     }
 

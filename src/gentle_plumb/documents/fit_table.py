@@ -26,7 +26,7 @@ def _posture(posture: PostureFit, unit: LengthUnit) -> Table:
         table.add_column(heading, justify="left" if left else "right")
     for row in posture.rows:
         said = [limit_text(limit, unit) for limit in row.limits]
-        if row.cost is not None and row.cost.over:
+        if row.cost is not None and row.cost.excess_deg:
             said.append(row.cost.text)
         change = apart_text(row, row.change, unit)
         table.add_row(
@@ -58,7 +58,7 @@ def print_table(console: Console, case_worked: CaseWorked, unit: LengthUnit) -> 
         say(f"{move.label}: {way}")
     for note in notes_in(case_worked.case, result, unit):
         say(note)
-    _print_plans(console, case_worked.worked, unit)
+    _print_plans(console, case_worked.plan_set, unit)
 
 
 def _print_plans(console: Console, plan_set: PlanSet, unit: LengthUnit) -> None:
@@ -69,11 +69,14 @@ def _print_plans(console: Console, plan_set: PlanSet, unit: LengthUnit) -> None:
     for plan in shown:
         plans.add_row(
             plan.label,
-            "\n".join(plan.lacks) or "–",
+            "\n".join(plan.shortfalls) or "–",
             "\n".join(view.label for view in plan.added) or "nothing",
             "\n".join(view.price for view in plan.added),
             "\n".join(
-                [plan.over, *(f"{view.label}, {view.posture}: {view.over}" for view in plan.left)]
+                [
+                    plan.excess,
+                    *(f"{view.label}, {view.posture}: {view.excess}" for view in plan.left),
+                ]
             ),
             plan.minutes or "–",
         )

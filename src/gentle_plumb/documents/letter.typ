@@ -16,9 +16,9 @@ This is not a diagnosis.
   == What the client reported
   #for line in reported [- #line
   ]
-] else if c.felt.len() > 0 [
+] else if c.discomfort.len() > 0 [
   == What the client reported
-  #for line in c.felt [- #line
+  #for line in c.discomfort [- #line
   ]
 ]
 #if said(c, "seen").len() > 0 [
@@ -30,15 +30,15 @@ This is not a diagnosis.
   == What was done at the workplace
   #c.done
 ]
-#if c.told != "" [
+#if c.informed != "" [
   == What the client was told
-  #c.told
+  #c.informed
 ]
 #if said(c, "limits").len() > 0 [
   == What we keep to until you answer
   #for line in c.limits [- #line
   ]
-] else if c.cares.len() > 0 [
+] else if c.precautions.len() > 0 [
   == Known conditions
   #cares(c)
 ]

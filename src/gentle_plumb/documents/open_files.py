@@ -30,7 +30,9 @@ class PaperFiles:
                 name=VISIT,
                 says="The visit, entry by entry",
                 media="application/json",
-                text=visit_document(opened, analysis.given.practice).model_dump_json(indent=1),
+                text=visit_document(opened, analysis.visit_input.practice).model_dump_json(
+                    indent=1
+                ),
             ),
             Attachment(
                 name=RESULT,

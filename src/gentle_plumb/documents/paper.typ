@@ -55,11 +55,11 @@
 #let flags(c) = for sign in c.warning [
   #boxed[#strong[#sign.urgency.] #sign.label. #if sign.done != "" [#sign.done#if sign.call_back != "" [ We call back on #sign.call_back.]] else [#strong[Not answered yet.]]]
 ]
-#let cares(c) = for care in c.cares [
-  #barred[#strong(care.label). #if care.cleared != none [Cleared: #care.cleared.] else [#care.limit Ask: #care.ask.#for one in care.lifted [ #one]]#if care.note != none [ #care.note]]
+#let cares(c) = for care in c.precautions [
+  #barred[#strong(care.label). #if care.cleared != none [Cleared: #care.cleared.] else [#care.limit Ask: #care.ask.#for one in care.limits_cleared [ #one]]#if care.note != none [ #care.note]]
 ]
 #let lacks(c) = {
-  for words in c.lacks [#boxed[#strong[Does not fit with this plan.] #words]]
+  for words in c.shortfalls [#boxed[#strong[Does not fit with this plan.] #words]]
 }
 // A number with what it is: left at, as found, still to set. Versions signed before that was said have a star.
 #let said-of(l) = said(l, "seated_is", none-is: "") + said(l, "standing_is", none-is: "") != ""
@@ -165,11 +165,11 @@
   let s = said(c, "since", none-is: none)
   if s != none [
     == Since #s.on
-    #if s.felt.len() > 0 [#s.felt.join("; "). ]
-    #if s.gone.len() > 0 [- Gone: #s.gone.join("; ").]
-    #if s.stayed.len() > 0 [- Still there: #s.stayed.join("; ").]
+    #if s.discomfort.len() > 0 [#s.discomfort.join("; "). ]
+    #if s.resolved.len() > 0 [- Gone: #s.resolved.join("; ").]
+    #if s.unchanged.len() > 0 [- Still there: #s.unchanged.join("; ").]
     #if s.new.len() > 0 [- New: #s.new.join("; ").]
-    #if s.untold.len() > 0 [- Not looked at again: #s.untold.join("; ").]
+    #if s.not_assessed.len() > 0 [- Not looked at again: #s.not_assessed.join("; ").]
     #for line in s.drift [- #line
     ]
     #for line in s.temporary [- For a time only: #line

@@ -8,8 +8,8 @@
 #worse(c)
 #if c.asked != "" [#text(size: 8.5pt)[#c.asked]]
 #cares(c)
-#if c.felt.len() > 0 [
-  #v(2pt) #text(fill: soft)[Discomfort] \ #c.felt.join("; ")
+#if c.discomfort.len() > 0 [
+  #v(2pt) #text(fill: soft)[Discomfort] \ #c.discomfort.join("; ")
 ]
 #if c.note != "" [#tinted[#c.note]]
 #lacks(c)
@@ -52,7 +52,7 @@
 ]
 #for place in c.places [
   == #place.name: #lower(place.use)
-  #for words in place.lacks [#boxed[#strong[Does not fit with this plan.] #words]]
+  #for words in place.shortfalls [#boxed[#strong[Does not fit with this plan.] #words]]
   #for words in (place.actions + place.desk + place.moves) [ - #words ]
   #settings(place.table, method: true)
 ]

@@ -173,7 +173,7 @@ class DeviceRecords(ServersRecords):
             [head for head, _ in self.pictures.values() if head.visit_id == visit_id],
         )
 
-    def working(self, practice_id: UUID, visit_id: UUID) -> VisitSnapshot:
+    def load_snapshot(self, practice_id: UUID, visit_id: UUID) -> VisitSnapshot:
         """As the port says."""
         visit, client, entries, heads, photos = self.open(practice_id, visit_id)
         values = {entry.path: entry.value for entry in entries}

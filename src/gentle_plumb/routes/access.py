@@ -112,7 +112,7 @@ def look(to: Services, token: LinkToken) -> Door:
 def enter(to: Services, call: Call, password: ChosenPassword) -> None:
     """Choose a password by a one-time link; one signs in with it afterwards."""
     member = to.entrances.enter(password.token, password.password)
-    to.trail.note(
+    to.audit_log.note(
         Deed(
             practice_id=member.practice_id,
             member_id=member.id,

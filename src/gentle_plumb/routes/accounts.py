@@ -46,7 +46,7 @@ def health(to: Services) -> dict[str, str]:
 
 def _worker(to: Services) -> dict[str, str]:
     """When the queue's worker last reported, and whether it still does: without it no mail leaves."""
-    heard, lost = to.running.worker()
+    heard, lost = to.system_status.worker()
     return {
         "worker": "lost" if lost else "working",
         "worker_heard": heard.isoformat() if heard else "never",
@@ -104,7 +104,7 @@ def _note_sign_in(
     to: Services, call: Call, member: Member, act: Literal["sign_in", "refused"]
 ) -> None:
     """Write the line of a try to sign in: it knows who was refused."""
-    to.trail.note(
+    to.audit_log.note(
         Deed(
             practice_id=member.practice_id,
             member_id=member.id,

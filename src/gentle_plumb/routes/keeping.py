@@ -35,13 +35,13 @@ get, post, put, delete = (
 @get("/keeping", Needs.OWNER)
 def keeping(to: Services, who: Caller) -> KeepingView:
     """How long records are kept, what is due to go, what was erased; owners only."""
-    return to.keeping.look(who.practice)
+    return to.retention.look(who.practice)
 
 
 @put("/keeping", Needs.OWNER, audit=("manage", "periods of keeping"))
 def set_periods(to: Services, who: Caller, periods: ChangedPeriods) -> KeepingView:
     """Set how long records are kept; owners only. Nothing is erased by itself."""
-    return to.keeping.look(to.keeping.set_periods(who.practice, periods))
+    return to.retention.look(to.retention.set_periods(who.practice, periods))
 
 
 @delete("/clients/{client_id}", Needs.WRITER, audit=("erase", "client"), within_s=None)
@@ -49,7 +49,7 @@ def erase_client(
     to: Services, who: Caller, client_id: UUID, reason: Reason = "asked"
 ) -> ErasureView:
     """Erase a client with everything kept of them; with signed reports, owners only."""
-    return to.keeping.erase(who.member, client_id, what="client", reason=reason)
+    return to.retention.erase(who.member, client_id, what="client", reason=reason)
 
 
 @delete(
@@ -59,7 +59,7 @@ def erase_photographs(
     to: Services, who: Caller, client_id: UUID, reason: Reason = "asked"
 ) -> ErasureView:
     """Erase all photographs of a client, also from signed copies."""
-    return to.keeping.erase(who.member, client_id, what="photographs", reason=reason)
+    return to.retention.erase(who.member, client_id, what="photographs", reason=reason)
 
 
 @post(
@@ -71,21 +71,21 @@ def erase_photographs(
 )
 def proof(to: Services, who: Caller, erasure_id: UUID, request: ProofRequest) -> FileAnswer:
     """The proof of an erasure as a paper; the name on it is kept nowhere."""
-    proof = to.keeping.proof(who.member, erasure_id)
-    pdf = to.press.print(erasure_paper(who.practice, proof, request.client))
+    proof = to.retention.proof(who.member, erasure_id)
+    pdf = to.pdf_renderer.print(erasure_paper(who.practice, proof, request.client))
     return FileAnswer(content=pdf, media="application/pdf", name="proof-of-erasure.pdf")
 
 
 @get("/running", Needs.OWNER)
 def running(to: Services, who: Caller) -> Running:
     """Backups, what waits and what was given up; owners only."""
-    return to.running.look(who.member)
+    return to.system_status.look(who.member)
 
 
 @delete("/running/failed/{mail_id}", Needs.OWNER, audit=("manage", "mail let go"), status=204)
 def let_go(to: Services, who: Caller, mail_id: UUID) -> None:
     """Let a mail go that was given up; owners only."""
-    to.running.let_go(who.member, mail_id)
+    to.system_status.let_go(who.member, mail_id)
 
 
 @get("/bulk", Needs.MEMBER)

@@ -170,7 +170,7 @@ def trail(
     to: Services, who: Caller, asked: Annotated[TrailFilter, IN_QUERY]
 ) -> list[TrailLineView]:
     """Who saw and did what, the latest first, 200 lines at a time; owners only."""
-    return to.trail.lines(who.member, asked.query())
+    return to.audit_log.lines(who.member, asked.query())
 
 
 @TRAIL_ROUTES.get(
@@ -179,7 +179,7 @@ def trail(
 def trail_csv(to: Services, who: Caller, asked: Annotated[TrailFilter, IN_QUERY]) -> FileAnswer:
     """The same as CSV with each line's digest, as many as fit; owners only."""
     query = replace(asked.query(), most=MOST_LINES)
-    text = to.trail.as_csv(who.member, who.practice, query)
+    text = to.audit_log.as_csv(who.member, who.practice, query)
     return FileAnswer(content=text, media="text/csv; charset=utf-8", name="trail.csv")
 
 

@@ -126,7 +126,7 @@ def request_answers(to: Services, who: Caller, report_id: UUID, raw: bytes) -> d
 )
 def day_calendar(to: Services, who: Caller, visit_id: UUID, place: PlaceId = "main") -> FileAnswer:
     """The working day as a calendar file: quiet, and without a word about health."""
-    opened, results = to.visits.worked(who.member, visit_id, "cm", body=False, place=place)
+    opened, results = to.visits.results(who.member, visit_id, "cm", body=False, place=place)
     if results.day is None:
         raise NotFound("A day is laid out once its hours are recorded.")
     due = results.record[fields.report.follow_up]

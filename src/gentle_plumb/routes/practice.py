@@ -56,7 +56,7 @@ def fields(who: Caller) -> Fields:
             for piece in PIECES.values()
         ],
         kinds=list(SHELF.values()),
-        signs=list(RED_FLAGS.values()),
+        red_flags=list(RED_FLAGS.values()),
         urgencies={str(id): words for id, words in URGENCY.items()},
         consents=list(CONSENTS.values()),
         map_width=MAP_W,

@@ -77,14 +77,14 @@ class Services(VisitServices):
     links: LinkService
     languages: LanguageService
     histories: HistoryService
-    trail: TrailService
+    audit_log: TrailService
     taking: TakingService
     queue: JobQueue
     entrances: EntranceService
     access: AccessService
-    keeping: KeepingService
-    running: RunningService
-    press: PdfRenderer
+    retention: KeepingService
+    system_status: RunningService
+    pdf_renderer: PdfRenderer
     bulk: BulkService
     mailbox: MailBox | None = None
     public_url: str = ""

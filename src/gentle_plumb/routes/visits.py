@@ -146,7 +146,7 @@ def visit(to: VisitServices, who: Caller, visit_id: UUID) -> OpenVisit:
 
 
 def _drawn(to: VisitServices, who: Caller, visit_id: UUID, view: View) -> DrawnVisit:
-    _, results = to.visits.worked(
+    _, results = to.visits.results(
         who.member,
         visit_id,
         view.unit,
@@ -183,7 +183,7 @@ def change(
 
     def draw() -> ChangeAnswer:
         drawn_visit = _drawn(to, who, visit_id, view)
-        return ChangeAnswer(entry=entry, revision=revision, worked=drawn_visit)
+        return ChangeAnswer(entry=entry, revision=revision, drawn=drawn_visit)
 
     return Drawing(visit_id, draw, without=answer, revision=revision)
 
@@ -201,7 +201,7 @@ def given(
     to: VisitServices, who: Caller, visit_id: UUID, place: PlaceId = "main"
 ) -> dict[str, Any]:
     """What a visit is worked out from at a place: what the page's own what-if begins with."""
-    return to.visits.given(who.member, visit_id, place)
+    return to.visits.visit_input(who.member, visit_id, place)
 
 
 @post("/visits/{visit_id}/try", Needs.HEALTH, audit=_READ, offline=True)

@@ -62,7 +62,7 @@ class Fields:
     families: list[FieldView]
     pieces: list[PieceView]
     kinds: list[ShelfKind]
-    signs: list[RedFlag]
+    red_flags: list[RedFlag]
     urgencies: dict[str, str]
     consents: list[Consent]
     map_width: float

@@ -28,4 +28,4 @@ class ChangeAnswer:
 
     entry: Entry
     revision: int
-    worked: DrawnVisit | None = None
+    drawn: DrawnVisit | None = None

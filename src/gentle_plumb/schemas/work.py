@@ -42,7 +42,7 @@ class SceneOptions(RequestModel):
 class WhatIf(RequestModel):
     """What is tried: texts by field; against what else it is held."""
 
-    tries: Tries
+    overrides: Tries
     unit: LengthUnit = "cm"
     scene: SceneOptions = SceneOptions()
     against: Tries | None = None

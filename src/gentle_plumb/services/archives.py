@@ -68,7 +68,7 @@ class ArchiveService:
 
     def _visit(self, member: Member, visit: Visit) -> ArchivedVisit:
         mine = member.practice_id
-        opened = self._records.working(mine, visit.id)
+        opened = self._records.load_snapshot(mine, visit.id)
         _, client, entries, reports, photos = self._records.open(mine, visit.id)
         analysis = work_up(opened, "mm", body=False).analysis
         held = self._files.of_visit(opened, analysis, [sheet_of(visit, client, entries)], None)

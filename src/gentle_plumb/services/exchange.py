@@ -69,7 +69,7 @@ def too_long(size: int, most: int = MOST_BYTES) -> BadFile:
 def joined(*parts: Troubles) -> list[FileLine]:
     """All troubles told, and in a last line how many are not."""
     lines = sorted((FileLine(*trouble) for part in parts for trouble in part), key=_by_line)
-    untold = sum(part.untold for part in parts) + max(0, len(lines) - MOST_TROUBLES)
+    untold = sum(part.unlisted for part in parts) + max(0, len(lines) - MOST_TROUBLES)
     rest = [FileLine("", "", f"and {untold} more of the kind")] if untold else []
     return lines[:MOST_TROUBLES] + rest
 

@@ -84,8 +84,8 @@ class TaskLine:
 class Since:
     """What has become of a client since the visit before.
 
-    ``worse`` is what hurts more than then; ``felt`` is discomfort then and now by region; ``gone``, ``stayed`` and ``new`` are causes by title, as it
-    is now where they are there still (the keys may be under the hands that were above them); ``untold`` those that nobody has looked at again; ``temporary`` what was to be there for a time only;
+    ``worse`` is what hurts more than then; ``discomfort`` is discomfort then and now by region; ``resolved``, ``unchanged`` and ``new`` are causes by title, as it
+    is now where they are there still (the keys may be under the hands that were above them); ``not_assessed`` those that nobody has looked at again; ``temporary`` what was to be there for a time only;
     ``conditions`` and ``consents`` are what was said of them then, ``tasks`` what was asked of the workplace.
     """
 
@@ -93,11 +93,11 @@ class Since:
     on_words: str
     left: list[LeftLine]
     worse: list[str]
-    felt: list[str]
-    gone: list[str]
-    stayed: list[str]
+    discomfort: list[str]
+    resolved: list[str]
+    unchanged: list[str]
     new: list[str]
-    untold: list[str]
+    not_assessed: list[str]
     temporary: list[TemporaryLine]
     conditions: list[str]
     consents: list[str]
@@ -119,7 +119,7 @@ class FollowUpService:
         conditions, red flags, discomfort, habits, and everything as found are asked and looked at anew.
         Raises NotAllowed, NotFound.
         """
-        old = self._records.working(member.practice_id, before)
+        old = self._records.load_snapshot(member.practice_id, before)
         if old.client.id != client_id:
             raise NotFound("This visit is another client's.")
         visit = self._visits.start(member, practice, old.client.id, id=id)
@@ -141,21 +141,21 @@ class FollowUpService:
         self._records.import_batch(
             member.practice_id, ImportBatch(clients=(), visits=(), changes=changes), self._clock()
         )
-        return self._records.working(member.practice_id, visit.id).visit
+        return self._records.load_snapshot(member.practice_id, visit.id).visit
 
     def since(self, member: Member, visit_id: UUID, unit: LengthUnit) -> Since | None:
         """What has become of the client since their visit before; None for a first one.
 
         Raises NotAllowed, NotFound.
         """
-        now = self._records.working(member.practice_id, visit_id)
+        now = self._records.load_snapshot(member.practice_id, visit_id)
         return since_before(self._records, member.practice_id, now, work_up(now, unit), unit)
 
 
 def before_of(records: Records, practice_id: UUID, now: VisitSnapshot) -> VisitSnapshot | None:
     """Return the last visit of the same client before this one in which anything was set or signed."""
     last = records.visit_before(practice_id, now.visit.id)
-    return records.working(practice_id, last) if last is not None else None
+    return records.load_snapshot(practice_id, last) if last is not None else None
 
 
 def since_before(
@@ -181,13 +181,13 @@ def since_before(
             say("since.worse", region=worse.label, was=f"{worse.was:g}", now=f"{worse.now:g}")
             for worse in got_worse(before.record, now.record)
         ],
-        felt=_felt(before.record, now.record),
-        gone=sorted(was[id].title for id in gone),
-        stayed=sorted(has[id] for id in was.keys() & has.keys()),
+        discomfort=_felt(before.record, now.record),
+        resolved=sorted(was[id].title for id in gone),
+        unchanged=sorted(has[id] for id in was.keys() & has.keys()),
         new=sorted(has[id] for id in has.keys() - was.keys()),
-        untold=sorted(was[id].title for id in was.keys() - has.keys() - gone),
+        not_assessed=sorted(was[id].title for id in was.keys() - has.keys() - gone),
         temporary=_temporary(then, now.record),
-        conditions=[care.label for care in then.cares],
+        conditions=[care.label for care in then.precautions],
         consents=_consents(before.record),
         tasks=_tasks(records, practice_id, before),
     )
@@ -254,11 +254,11 @@ def paper_since(since: Since) -> PaperSince:
             if line.apart
         ],
         worse=since.worse,
-        felt=since.felt,
-        gone=since.gone,
-        stayed=since.stayed,
+        discomfort=since.discomfort,
+        resolved=since.resolved,
+        unchanged=since.unchanged,
         new=since.new,
-        untold=since.untold,
+        not_assessed=since.not_assessed,
         temporary=[f"{line.label}: {line.now or line.until}" for line in since.temporary],
     )
 

@@ -133,7 +133,7 @@ class HistoryService:
     ) -> tuple[list[date], list[BodyLine]]:
         columns = []
         for visit in visits:
-            snapshot = self._records.working(practice_id, visit.id)
+            snapshot = self._records.load_snapshot(practice_id, visit.id)
             body = body_from(snapshot.record, snapshot.client.sex, measuring_of(snapshot))
             values = {
                 name: f"{say_length(value.mm, unit)}{_how(value.source)}"

@@ -64,7 +64,7 @@ class InstrumentService:
 
         Nothing is kept here: the reading goes into its field like a typed one.
         """
-        client = self._records.working(member.practice_id, visit_id).client
+        client = self._records.load_snapshot(member.practice_id, visit_id).client
         return self._named(id).read(subject=subject_word(client.id), dimension=dimension(name).id)
 
     def read_piece(
@@ -74,7 +74,7 @@ class InstrumentService:
 
         ``near`` is what it was set to, mm: a stand-in needs it, a real instrument does not look.
         """
-        client = self._records.working(member.practice_id, visit_id).client
+        client = self._records.load_snapshot(member.practice_id, visit_id).client
         if key not in QUANTITIES:
             raise UnknownName(
                 field="piece", value=key, message=f"There is nothing called “{key}” to set."

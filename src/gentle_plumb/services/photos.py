@@ -26,7 +26,7 @@ class PhotoService:
 
         Raises NotAllowed, NotFound, NeedsConsent.
         """
-        record = self._records.working(member.practice_id, visit_id).record
+        record = self._records.load_snapshot(member.practice_id, visit_id).record
         if record[fields.ask.consent["photographs"]] != ConsentAnswer.GIVEN:
             raise NeedsConsent(PHOTO_FAMILY, PHOTOGRAPHS, NEEDED_FOR[PHOTOGRAPHS])
 

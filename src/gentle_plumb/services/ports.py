@@ -89,7 +89,7 @@ class Records(VisitLists, Protocol):
     ) -> tuple[Visit, Client, list[Entry], list[ReportHead], list[PhotoHead]]:
         """A visit with its client, entries, signed versions and photographs; raises NotFound."""
 
-    def working(self, practice_id: UUID, visit_id: UUID) -> VisitSnapshot:
+    def load_snapshot(self, practice_id: UUID, visit_id: UUID) -> VisitSnapshot:
         """A visit with its values only; raises NotFound."""
 
     def write(self, practice_id: UUID, change: Change, now: datetime) -> tuple[Entry, int]:

@@ -80,7 +80,7 @@ class ReportService:
 
         All from one reading of the visit. Raises NotAllowed, NotFound.
         """
-        snapshot, workup = self._visits.worked(member, visit_id, unit)
+        snapshot, workup = self._visits.results(member, visit_id, unit)
         return DraftReport(
             content=self._papers(practice, snapshot, workup, unit),
             missing=[
@@ -106,7 +106,7 @@ class ReportService:
         """
         if copy != "workplace":
             require_health(member)
-        snapshot, workup = self._visits.worked(member, visit_id, unit, body=copy != "workplace")
+        snapshot, workup = self._visits.results(member, visit_id, unit, body=copy != "workplace")
         if copy == "workplace":
             require_consent(workup.record)
         papers = self._papers(practice, snapshot, workup, unit)
@@ -116,7 +116,7 @@ class ReportService:
         self, member: Member, practice: Practice, visit_id: UUID, about: str, unit: LengthUnit
     ) -> bytes:
         """The letter to a clinician for a red flag or a condition of a visit; raises NotAllowed, NotFound."""
-        snapshot, workup = self._visits.worked(member, visit_id, unit)
+        snapshot, workup = self._visits.results(member, visit_id, unit)
         paper = letter_paper(practice, snapshot, workup, about)
         if paper is None:
             raise NotFound("There is no such red flag or condition in this visit.")
@@ -127,13 +127,13 @@ class ReportService:
 
         Raises NotAllowed, NotFound.
         """
-        snapshot, workup = self._visits.worked(member, visit_id, unit, body=False)
+        snapshot, workup = self._visits.results(member, visit_id, unit, body=False)
         shared = snapshot.record[fields.seen.workstation]
         those = [(snapshot, workup)]
         left_out = {snapshot.client.id, *self._hidden_from(member)}
         if shared:
             for id in self._records.visits_at(member.practice_id, shared):
-                opened, results = self._visits.worked(member, id, unit, body=False)
+                opened, results = self._visits.results(member, id, unit, body=False)
                 if opened.client.id not in left_out:
                     those.append((opened, results))
         return self._press.print_card(target_card(practice, those, unit))
@@ -170,7 +170,7 @@ class ReportService:
             If somebody signed this version in the same moment.
 
         """
-        snapshot, workup = self._visits.worked(member, visit_id, unit)
+        snapshot, workup = self._visits.results(member, visit_id, unit)
         held = self._records.report_of(visit_id, report_id) if report_id else None
         if held is not None:
             return held
@@ -233,7 +233,7 @@ class ReportService:
         """
         report, pdf = self._records.report_pdf(member.practice_id, report_id, copy)
         if copy == "workplace":
-            consents = self._records.working(member.practice_id, report.visit_id).record
+            consents = self._records.load_snapshot(member.practice_id, report.visit_id).record
             require_consent(consents)
             return report, pdf or self._press.print(legacy_paper(report.content))
         require_health(member)
@@ -247,7 +247,7 @@ class ReportService:
         Raises NotFound; Withheld if the client no longer consents to a copy for the workplace.
         """
         report, _ = self._records.report_pdf(member.practice_id, report_id, "workplace")
-        require_consent(self._records.working(member.practice_id, report.visit_id).record)
+        require_consent(self._records.load_snapshot(member.practice_id, report.visit_id).record)
         return report, self._press.print_request(legacy_paper(report.content))
 
     def request_answers(self, member: Member, report_id: UUID, raw: bytes) -> dict[str, str]:
@@ -259,7 +259,7 @@ class ReportService:
         if it is not the form of this version.
         """
         report, _ = self._records.report_pdf(member.practice_id, report_id, "workplace")
-        require_consent(self._records.working(member.practice_id, report.visit_id).record)
+        require_consent(self._records.load_snapshot(member.practice_id, report.visit_id).record)
         try:
             filled = self._press.read_request(raw)
         except ValueError as error:

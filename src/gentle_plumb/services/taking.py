@@ -45,7 +45,7 @@ class TakingService:
         return self._taken(member.practice_id, visit_id, before)
 
     def _taken(self, practice_id: UUID, visit_id: UUID, before: UUID | None) -> TakenVisit:
-        earlier = self._records.working(practice_id, visit_id).earlier
+        earlier = self._records.load_snapshot(practice_id, visit_id).earlier
         visit, client, entries, reports, photos = self._records.open(practice_id, visit_id)
         return TakenVisit(
             visit=visit,

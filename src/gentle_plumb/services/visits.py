@@ -219,7 +219,7 @@ class VisitService:
             self._not_ahead(field, value)
         other = other_end(path)
         if other is not None and value is not None:
-            held = self._records.working(member.practice_id, visit_id).values.get(other)
+            held = self._records.load_snapshot(member.practice_id, visit_id).values.get(other)
             check_range(field, typed, value, held, unit=unit)
         if path == FOLLOW_UP and value is not None:
             self._not_before_the_visit(member, visit_id, str(value))
@@ -253,7 +253,7 @@ class VisitService:
             )
 
     def _not_before_the_visit(self, member: Member, visit_id: UUID, day: str) -> None:
-        begun = self._records.working(member.practice_id, visit_id).visit.started_on
+        begun = self._records.load_snapshot(member.practice_id, visit_id).visit.started_on
         if date.fromisoformat(day) <= begun:
             raise ValueOutOfRange(
                 field=FOLLOW_UP,
@@ -264,7 +264,7 @@ class VisitService:
                 f"{spoken_date(begun.isoformat())}.",
             )
 
-    def worked(
+    def results(
         self,
         member: Member,
         visit_id: UUID,
@@ -281,7 +281,7 @@ class VisitService:
             snapshot, unit, body=body, plans=plans, history=history, place=place
         )
 
-    def given(
+    def visit_input(
         self, member: Member, visit_id: UUID, place: str = fields.places.MAIN
     ) -> dict[str, Any]:
         """What a visit is worked through from at a place, as plain values; raises NotFound."""
@@ -301,17 +301,17 @@ class VisitService:
         self, member: Member, visit_id: UUID, *, place: str, week: int, width: float
     ) -> DayPage:
         """The working day of a visit, as :func:`day_page` says; raises NotAllowed, NotFound."""
-        _, workup = self.worked(member, visit_id, "cm", body=False, place=place)
+        _, workup = self.results(member, visit_id, "cm", body=False, place=place)
         return day_page(workup, week=week, width=width)
 
     def programme(self, member: Member, visit_id: UUID, *, place: str) -> ProgrammePage:
         """The movements of a visit's client; raises NotAllowed, NotFound."""
-        _, workup = self.worked(member, visit_id, "cm", body=False, place=place)
+        _, workup = self.results(member, visit_id, "cm", body=False, place=place)
         return programme_page(workup)
 
     def _snapshot(self, member: Member, visit_id: UUID) -> VisitSnapshot:
         """The visit as it is, with what was worked out for it a moment ago."""
-        snapshot = self._records.working(member.practice_id, visit_id)
+        snapshot = self._records.load_snapshot(member.practice_id, visit_id)
         return replace(snapshot, reuse=self._reuse.of(snapshot.client.id, visit_id))
 
     def _given(self, member: Member, visit_id: UUID, place: str = fields.places.MAIN) -> VisitInput:

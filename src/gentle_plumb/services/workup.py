@@ -139,8 +139,8 @@ class VisitView:
     follows: list[SettingChange]
     strain: list[Strain]
     photos: list[PhotoView]
-    signs: list[RaisedRedFlag]
-    cares: list[PrecautionView]
+    red_flags: list[RaisedRedFlag]
+    precautions: list[PrecautionView]
     decider: Decider | None
     display: str | None
     measured: list[Measured]
@@ -175,7 +175,7 @@ class VisitResults(VisitView):
     case: Case
     result: FitResult
     analysis: VisitAnalysis
-    felt: list[str]
+    discomfort: list[str]
     needed: tuple[str, ...]
     table_name: str
     day: WorkingDay | None
@@ -266,7 +266,7 @@ def work_up(
     """
     measuring = measuring_of(opened)
     analysis = analyse_visit(at_place(visit_input(opened, measuring), place), unit)
-    record = analysis.given.record
+    record = analysis.visit_input.record
     case, result = analysis.case, analysis.result
     needed = dimensions_needed(analysis.bare)
     listed = listed_of(opened, needed)
@@ -284,7 +284,7 @@ def work_up(
     to_set = set_steps(actions)
     rows = analysis.rows(unit)
     hard = hard_limit_words(analysis.assessment.hard_limits("aimed"), unit)
-    offered = plan_views(analysis.plans(), unit, analysis.given.money) if plans else ([], [])
+    offered = plan_views(analysis.plans(), unit, analysis.visit_input.money) if plans else ([], [])
     posture = result.seated if result.seated.possible else result.standing
     return VisitResults(
         revision=opened.visit.revision,
@@ -303,7 +303,7 @@ def work_up(
         plan=analysis.plan,
         plans=offered[0],
         fixes=offered[1],
-        offers=offer_views(analysis.offers(), unit, analysis.given.money) if plans else [],
+        offers=offer_views(analysis.offers(), unit, analysis.visit_input.money) if plans else [],
         moves=move_views(result.moves, unit),
         pair=pair_view(rows, result.moves),
         zones=zone_views(case),
@@ -333,9 +333,11 @@ def work_up(
         set_order=[action.id for action in to_set],
         strain=analysis.strain(),
         photos=[photo_view(photo, unit) for photo in analysis.photos],
-        signs=raised_red_flags(record),
-        cares=precaution_views(record, case, analysis.stands.seated, opened, analysis.given.as_of),
-        felt=[discomfort.text for discomfort in analysis.facts.felt],
+        red_flags=raised_red_flags(record),
+        precautions=precaution_views(
+            record, case, analysis.stands.seated, opened, analysis.visit_input.as_of
+        ),
+        discomfort=[discomfort.text for discomfort in analysis.facts.discomfort],
         decider=decider_of(case, result),
         display=f"The display reads {format_length(abs(offset), unit, with_unit=True)} too "
         f"{'low' if offset > 0 else 'high'}."

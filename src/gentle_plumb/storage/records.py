@@ -172,7 +172,7 @@ class SqlRecords(SqlVisitLists, SqlReports, SqlPhotos):
         with self._reader.connect() as connection:
             return list(connection.scalars(select(last.c.id).order_by(last.c.name, last.c.id)))
 
-    def working(self, practice_id: UUID, visit_id: UUID) -> VisitSnapshot:
+    def load_snapshot(self, practice_id: UUID, visit_id: UUID) -> VisitSnapshot:
         keys = {"practice": practice_id, "visit": visit_id}
         with self._reader.connect() as connection:
             row = connection.execute(SNAPSHOT, keys).first()

@@ -57,7 +57,7 @@ def begun(world, again, id=None):
 
 def test_what_is_known_is_taken_over_and_what_matters_is_asked_anew(world, again):
     now = begun(world, again)
-    held = world.records.working(world.office.practice.id, now.id).values
+    held = world.records.load_snapshot(world.office.practice.id, now.id).values
     assert held["ask.hours.typing"] == 5
     assert (held["look.chair.seat_min"], held["look.keyboard.feet"]) == (420, "out")
     assert (held["pace.rhythm"], held["pace.start"]) == ("up_every_30", 510)
@@ -91,12 +91,12 @@ def test_what_has_become_of_them_is_said_and_noise_is_no_news(world, again):
     assert (lines["look.found.seat"].left, lines["look.found.seat"].drift) == ("42.0\xa0cm", "")
     assert lines["look.found.surface"].drift == "2.5\xa0cm up since"
     assert read_typed(field_of("look.found.seat"), lines["look.found.seat"].typed) == 420
-    assert any(line.endswith("then 6 of 10, now 2 of 10") for line in since.felt)
-    told = [*since.gone, *since.stayed, *since.untold]
-    then = world.visits.worked(owner, again[0], "cm")[1].causes
+    assert any(line.endswith("then 6 of 10, now 2 of 10") for line in since.discomfort)
+    told = [*since.resolved, *since.unchanged, *since.not_assessed]
+    then = world.visits.results(owner, again[0], "cm")[1].causes
     assert len(told) == len(then)
-    assert "The wrists are bent" in since.stayed  # the feet of the keys are still out
-    assert "The picture is hard to read from the backrest" in since.untold  # nobody looked
+    assert "The wrists are bent" in since.unchanged  # the feet of the keys are still out
+    assert "The picture is hard to read from the backrest" in since.not_assessed  # nobody looked
     paper = world.reports.draft(owner, world.office.practice, now.id, "cm").content.client.since
     assert [line.split(":")[0] for line in paper.drift] == ["Surface, sitting"]
     assert service.since(owner, again[0], "cm") is None

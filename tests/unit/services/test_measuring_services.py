@@ -32,7 +32,7 @@ def test_a_visit_starts_with_how_well_its_practitioner_repeats(world):
     world.type(visit, "measure.popliteal_height.second", "40")
     view = {
         one.dimension: one
-        for one in world.visits.worked(world.office.owner, visit, "mm")[1].measured
+        for one in world.visits.results(world.office.owner, visit, "mm")[1].measured
     }
     assert view["popliteal_height"].plus_minus == f"{2 * errors['popliteal_height'] / 2**0.5:.0f}"
 
@@ -68,7 +68,7 @@ def test_lists_and_tables_are_the_visits_to_choose(world):
     )
     assert own.dimensions == ("hand_length", "stature")
     world.type(visit, "measure.list", str(own.id))
-    workup = world.visits.worked(owner, visit, "cm")[1]
+    workup = world.visits.results(owner, visit, "cm")[1]
     assert [one.dimension for one in workup.measured if one.listed] == ["hand_length", "stature"]
     assert next(step for step in workup.steps if step.step == "measure").needed == 2
     lines = "dimension,sex,mean_mm,sd_mm\nstature,female,1700,50\n"
@@ -190,7 +190,7 @@ def test_withdrawn_lists_and_tables_leave_the_visit_whole(world):
     world.type(visit, "measure.table", str(table.id))
     world.measuring.drop_list(owner, own.id)
     world.measuring.drop_table(owner, table.id)
-    workup = world.visits.worked(owner, visit, "cm")[1]
+    workup = world.visits.results(owner, visit, "cm")[1]
     assert workup.table_name == "British adults of 19 to 65"
     assert {one.dimension for one in workup.measured if one.listed} == set(workup.needed)
 

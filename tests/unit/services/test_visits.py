@@ -149,7 +149,7 @@ def test_a_red_flag_is_settled_by_a_referral_in_words(world):
     def done(**said):
         for what, (typed, version) in said.items():
             world.type(visit, f"ask.sign.chest.{what}", typed, version)
-        return world.visits.worked(world.office.owner, visit, "cm")[1].signs[0].done
+        return world.visits.results(world.office.owner, visit, "cm")[1].red_flags[0].done
 
     assert done(done=("x", 0)) is None
     assert done(by=("Ines Calloway", 0)) is None  # still an x
@@ -185,7 +185,7 @@ def test_demo_has_visits_in_every_state(demo_world):
 def test_the_demo_holds_the_bodies_it_says(demo_world):
     world, owner, lines = demo_world
     yara = next(demo_client for demo_client in DEMO_CLIENTS if demo_client.name.startswith("Yara"))
-    held = world.records.working(owner.practice_id, lines["Yara"].id).values
+    held = world.records.load_snapshot(owner.practice_id, lines["Yara"].id).values
     for path, typed in body_readings(yara).items():
         assert held[path] == pytest.approx(read_typed(field_of(path), typed, unit="cm"))
 
@@ -199,7 +199,7 @@ def test_overruled_flags_follow_the_practitioner(world):
         ("measure.popliteal_height.first", "41"),
     ):
         world.type(visit, path, typed)
-    _, workup = world.visits.worked(world.office.owner, visit, "cm")
+    _, workup = world.visits.results(world.office.owner, visit, "cm")
     scene = workup.analysis.scene(SceneRequest())
     roles = {mark.role for mark in scene.marks if mark.part == "seat"}
     assert "flag-overruled" in roles
@@ -216,7 +216,7 @@ def test_hours_that_can_not_be_are_doubted(world):
 
     def doubt(path, typed, version=0):
         world.type(visit, path, typed, version)
-        return world.visits.worked(world.office.owner, visit, "cm")[1].hours_doubt
+        return world.visits.results(world.office.owner, visit, "cm")[1].hours_doubt
 
     assert doubt("ask.hours.typing", "7") is None
     assert doubt("ask.day_hours", "7.5") is None
@@ -226,7 +226,7 @@ def test_hours_that_can_not_be_are_doubted(world):
 
 def test_the_desks_display_is_told_what_to_show(demo_world):
     world, owner, lines = demo_world
-    _, workup = world.visits.worked(owner, lines["Odile"].id, "cm")
+    _, workup = world.visits.results(owner, lines["Odile"].id, "cm")
     row = next(row for row in workup.rows if (row.posture, row.key) == ("seated", "surface"))
     assert workup.display == "The display reads 2.0 cm too low."
     assert float(row.setting) - float(row.dial) == pytest.approx(2.0)
@@ -236,7 +236,7 @@ def test_demo_uses_all_of_it(demo_world):
     world, owner, lines = demo_world
     used = {}
     for line in lines.values():
-        for path, value in world.records.working(owner.practice_id, line.id).values.items():
+        for path, value in world.records.load_snapshot(owner.practice_id, line.id).values.items():
             used.setdefault(path, set()).add(value)
     kinds = used["look.desk.kind"] | used["look.chair.kind"] | used["look.screen.kind"]
     assert {
@@ -256,5 +256,5 @@ def test_demo_uses_all_of_it(demo_world):
         item for item in world.shelf.items(owner.practice_id) if item.piece == "workstation"
     )
     assert watch.users == ("Elif Sandor", "Saskia Vell")
-    _, elif_ = world.visits.worked(owner, lines["Elif"].id, "cm")
-    assert [(sign.urgency, sign.done) for sign in elif_.signs] == [("clinician", None)]
+    _, elif_ = world.visits.results(owner, lines["Elif"].id, "cm")
+    assert [(sign.urgency, sign.done) for sign in elif_.red_flags] == [("clinician", None)]

@@ -92,5 +92,5 @@ def measured_visit(world, name="Odile", *, at=None, **readings):
 
 
 def view_of(world, visit, name, unit="cm"):
-    worked = world.visits.worked(world.office.owner, visit, unit, history=name)[1]
+    worked = world.visits.results(world.office.owner, visit, unit, history=name)[1]
     return next(one for one in worked.measured if one.dimension == name)

@@ -126,9 +126,13 @@ class VisitAssessment:
         if aimed.mends(limits):
             return False
         mine = 0 if self.case.sits else 1
-        texts = {joint.joint for joint in self.found[mine].joints if joint.over is not None}
+        texts = {joint.joint for joint in self.found[mine].joints if joint.excess_deg is not None}
         then, now = (
-            sum(abs(joint.over) for joint in joints if joint.joint in texts and joint.over)
+            sum(
+                abs(joint.excess_deg)
+                for joint in joints
+                if joint.joint in texts and joint.excess_deg
+            )
             for joints in (self.found[mine].joints, self.aimed[mine].joints)
         )
         return now > then + WORSE_DEG

@@ -95,7 +95,7 @@ def estimate_from_others(name: str, factor: Factor, *, insist: bool = False) -> 
     if factor.table.r(name) < LEAST_CORRELATION and not insist:
         raise MissingDimension(name, f"{entry.label} can't be estimated: it needs the tape.")
     expected = factor.expected(name) if factor.table.spread(name, factor.sex) else None
-    if expected is None or factor.told < LEAST_TOLD:
+    if expected is None or factor.share_explained < LEAST_TOLD:
         raise MissingDimension(name, f"{entry.label} is not measured yet.")
     weights = {known: one.r**2 / one.own for known, one in factor.known.items()}
     best = sorted(weights, key=lambda known: -weights[known])[:3]

@@ -52,7 +52,7 @@ class Factor:
     sex: Sex | None
 
     @property
-    def told(self) -> float:
+    def share_explained(self) -> float:
         """How much of the spread of stature is told by what is known, 0 to 1."""
         return 1 - 1 / (1 + self.precision)
 

@@ -15,7 +15,7 @@ class Relation:
     """
 
     of: tuple[str, ...]
-    made: Callable[..., float]
+    compute: Callable[..., float]
     low: float
     high: float
     words: str
@@ -24,13 +24,13 @@ class Relation:
         """Whether it holds; true where one of the dimensions is not there."""
         if any(name not in values for name in self.of):
             return True
-        return self.low <= self.made(*(values[name] for name in self.of)) <= self.high
+        return self.low <= self.compute(*(values[name] for name in self.of)) <= self.high
 
 
 def _below(lower: str, upper: str) -> Relation:
     return Relation(
         of=(lower, upper),
-        made=lambda low, high: high - low,
+        compute=lambda low, high: high - low,
         low=1e-9,
         high=float("inf"),
         words="can't be above {0}",
@@ -40,7 +40,7 @@ def _below(lower: str, upper: str) -> Relation:
 def _between(longer: str, shorter: str, low: float, high: float) -> Relation:
     return Relation(
         of=(longer, shorter),
-        made=lambda a, b: a - b,
+        compute=lambda a, b: a - b,
         low=low,
         high=high,
         words="is usually {low} to {high} more than {0}; here it is not",
@@ -63,14 +63,14 @@ RELATIONS: tuple[Relation, ...] = (
     _between("buttock_knee_length", "buttock_popliteal_length", 60, 160),
     Relation(
         of=("shoulder_height_sitting", "elbow_height_sitting", "shoulder_elbow_length"),
-        made=lambda shoulder, elbow, arm: (shoulder - elbow) / arm,
+        compute=lambda shoulder, elbow, arm: (shoulder - elbow) / arm,
         low=0.85,
         high=1.15,
         words="less {0} should come to {1}, within 15 %; here it does not",
     ),
     Relation(
         of=("elbow_fingertip_length", "hand_length"),
-        made=lambda arm, hand: arm / hand,
+        compute=lambda arm, hand: arm / hand,
         low=2.1,
         high=2.7,
         words="is 2.1 to 2.7 times the {0}; here it is not",

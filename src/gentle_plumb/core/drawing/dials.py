@@ -43,7 +43,7 @@ class Dial:
 
 
 def _ink_dial(outline: Outline, dial: Dial, joint: Joint, *, hand: bool = True) -> None:
-    angle, off = joint.angle, bool(joint.over)
+    angle, off = joint.angle, bool(joint.excess_deg)
     if angle is None:
         return
     outline.shape("dial-band", dial.arc(joint.low, joint.high), closed=False)
@@ -76,5 +76,5 @@ def ink_dials(outline: Outline, pose: Pose, joints: tuple[Joint, ...]) -> None:
     }
     for joint in joints:
         dial = dials.get(joint.joint)
-        if dial is not None and (joint.joint in ("elbow", "neck") or joint.over):
+        if dial is not None and (joint.joint in ("elbow", "neck") or joint.excess_deg):
             _ink_dial(outline, dial, joint, hand=joint.joint != "neck")

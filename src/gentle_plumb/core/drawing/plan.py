@@ -163,7 +163,7 @@ def _pointer(plan: Plan, joint: Joint | None, shoulder: float, unit: LengthUnit)
         plan.shape("device", mouse, "mouse", curved=True)
     elbow = _elbow(joint, shoulder, plan.mirror, plan.body.mm("shoulder_elbow_length"))
     plan.shape("limb", [(shoulder, 0), elbow, (x, y)], "mouse", closed=False)
-    off = joint is not None and bool(joint.over)
+    off = joint is not None and bool(joint.excess_deg)
     angle = "" if joint is None or joint.angle is None else f"{joint.angle:.0f}°"
     number, role = format_length(aside, unit), "dial-off" if off else "rule-value"
     outside = "left" if plan.mirror < 0 else "right"

@@ -112,10 +112,10 @@ def _first(chance: Chance, case: Case, sex: Sex) -> SetUpQuestion | None:
 def _explains(chance: Chance, case: Case, sex: Sex, unit: LengthUnit) -> SetUpQuestion | None:
     """Ask which single change takes most of what a joint is off by; None where none clearly does."""
     rows = _to_do(case)[:MOST_OPTIONS]
-    off = [joint for joint in fit(case).seated.joints_found if joint.over]
+    off = [joint for joint in fit(case).seated.joints_found if joint.excess_deg]
     if len(rows) < LEAST_OPTIONS or not off:
         return None
-    worst = max(off, key=lambda joint: abs(joint.over or 0.0))
+    worst = max(off, key=lambda joint: abs(joint.excess_deg or 0.0))
     gains = sorted(
         ((_gain(case, row, worst), _verb(row), row) for row in rows),
         key=lambda one: one[0],
@@ -158,7 +158,7 @@ def _gain(case: Case, row: FitRow, joint: Joint) -> float:
     after = next(
         (one for one in joints_of(case, settings, "seated") if one.joint == joint.joint), joint
     )
-    return abs(joint.over or 0.0) - abs(after.over or 0.0)
+    return abs(joint.excess_deg or 0.0) - abs(after.excess_deg or 0.0)
 
 
 def _urgent(chance: Chance) -> SetUpQuestion:

@@ -63,15 +63,15 @@ def _wrist(facts: Facts, assessed: Assessment) -> Finding:
         source="house-joint-bands",
         joint="",
     )
-    if joint is None or joint.angle is None or joint.over is None:
+    if joint is None or joint.angle is None or joint.excess_deg is None:
         reason = joint.reason if joint is not None and joint.reason else ""
         return draft(state="not assessable", reason=f"Wrists: {reason or 'not recorded.'}")
     angle = say_joint("wrist", joint.angle)
-    if not joint.over:
+    if not joint.excess_deg:
         return draft(cause=f"{angle}: in its band.")
     band = f"{say_degrees(joint.low)} to {say_degrees(joint.high)}"
-    effect = name.over if joint.over > 0 else name.under
-    over = say_degrees(abs(joint.over))
+    effect = name.over if joint.excess_deg > 0 else name.under
+    over = say_degrees(abs(joint.excess_deg))
     return with_load(
         facts,
         draft,
@@ -80,7 +80,7 @@ def _wrist(facts: Facts, assessed: Assessment) -> Finding:
         instruction=_wrist_advice(facts, posture),
         directions=(),
         joint="wrist",
-        over_deg=abs(joint.over),
+        over_deg=abs(joint.excess_deg),
         evidence=(f"{angle}, band {band}",),
         tasks=name.tasks,
         share=1.0,
@@ -93,9 +93,9 @@ def _wrist_advice(facts: Facts, posture: Posture) -> str:
     """Return what straightens the wrists: the surface as worked out, or keys that slope with the arm."""
     fit = facts.result.of(posture)
     left = fit.joint("wrist")
-    if left is not None and left.over:
-        way = "wrist.left_back" if left.over > 0 else "wrist.left_down"
-        return say(way, over=say_degrees(abs(left.over)))
+    if left is not None and left.excess_deg:
+        way = "wrist.left_back" if left.excess_deg > 0 else "wrist.left_down"
+        return say(way, over=say_degrees(abs(left.excess_deg)))
     surface = next((row for row in fit.rows if row.key == "surface"), None)
     seat = next((row for row in fit.rows if row.key == "seat"), None)
     slope = next((row for row in fit.rows if row.key == "slope"), None)

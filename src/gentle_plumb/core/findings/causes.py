@@ -85,7 +85,7 @@ def causes_of(facts: Facts, findings: Sequence[Finding]) -> Causes:
     explained = {felt for cause in causes for felt in cause.explains}
     return Causes(
         causes=tuple(causes),
-        unexplained=tuple(felt.text for felt in facts.felt if felt.text not in explained),
+        unexplained=tuple(felt.text for felt in facts.discomfort if felt.text not in explained),
     )
 
 
@@ -97,7 +97,7 @@ def _cause(facts: Facts, id: MechanismId, members: Sequence[Finding]) -> Cause:
     minutes = _minutes(members)
     safety = any(member.safety for member in members)
     regions = {member.region for member in members if member.region}
-    felt = [discomfort for discomfort in facts.felt if discomfort.load in regions]
+    felt = [discomfort for discomfort in facts.discomfort if discomfort.load in regions]
     return Cause(
         id=id,
         title=_title(facts, id, members),
@@ -145,7 +145,7 @@ def _direction(assessment: Assessment, id: MechanismId) -> str | None:
             for condition in assessment.conditions
         ):
             return "cause.feet_hang"
-        if knee is not None and knee.over is not None and knee.over < 0:
+        if knee is not None and knee.excess_deg is not None and knee.excess_deg < 0:
             return "cause.knees_high"
         seat = assessment.setting("seat")
         if seat is None or not seat.excess:
@@ -168,6 +168,6 @@ def _direction(assessment: Assessment, id: MechanismId) -> str | None:
 
 
 def _by_side(joint: Joint | None, *, under: str, over: str) -> str | None:
-    if joint is None or not joint.over:
+    if joint is None or not joint.excess_deg:
         return None
-    return over if joint.over > 0 else under
+    return over if joint.excess_deg > 0 else under

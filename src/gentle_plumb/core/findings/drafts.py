@@ -56,7 +56,7 @@ def with_load(
         text = f"{hours:g}{NO_BREAK}h × 60{part} × {weight:.2g} off = {whole_minutes(minutes)}{NO_BREAK}min"
     region = region_of(joint, whole["region"])
     felt = tuple(
-        discomfort.text for discomfort in facts.felt if region and discomfort.load == region
+        discomfort.text for discomfort in facts.discomfort if region and discomfort.load == region
     )
     worked_out = {
         "state": "off",
@@ -92,7 +92,7 @@ def advice(facts: Facts, rule: Rule, posture: str) -> Advice:
     barred = facts.case.person.against(rule.asks)
     if barred is not None:
         return Advice(advice=barred.says, instruction=barred.says, directions=())
-    do, moves = rule.do, rule.moves
+    do, moves = rule.advice, rule.moves
     if not moves:
         return Advice(advice=do, instruction=do.strip(), directions=())
     changes = facts.changes["standing" if posture == "standing" else "seated"]

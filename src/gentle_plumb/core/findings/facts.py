@@ -106,7 +106,7 @@ class Facts:
         return whole * (share if posture == "standing" else 1 - share)
 
     @cached_property
-    def felt(self) -> tuple[Discomfort, ...]:
+    def discomfort(self) -> tuple[Discomfort, ...]:
         """Discomfort, the strongest first."""
         discomforts = []
         for id, region in REGIONS.items():

@@ -34,7 +34,7 @@ class Finding:
     was found, ``why`` what it does, ``instruction`` what to do, ``left`` what the equipment leaves
     undone. ``over_deg`` is how far a joint is outside its band. ``minutes`` is how far off times
     how long a day, ``sum`` that arithmetic in words; both None where hours are not recorded.
-    ``evidence`` is what was seen or measured, ``photo`` the photograph it was read from; ``felt`` what the client feels in that region and
+    ``evidence`` is what was seen or measured, ``photo`` the photograph it was read from; ``discomfort`` what the client feels in that region and
     never goes to the workplace. ``verdict``, ``words`` and ``dismissed_for`` are the
     practitioner's. ``mechanism`` is what it has in common with others; ``directions`` are which
     way its instruction moves what; ``act`` and ``who`` what sort of action it is and whose, ``adds``
@@ -61,7 +61,7 @@ class Finding:
     severity: Severity | None = None
     evidence: tuple[str, ...] = ()
     photo: str | None = None
-    felt: tuple[str, ...] = ()
+    discomfort: tuple[str, ...] = ()
     source: str = ""
     safety: bool = False
     health: bool = False

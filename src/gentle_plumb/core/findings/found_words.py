@@ -63,7 +63,7 @@ def _seat(facts: Facts, assessed: Assessment, state: SettingState) -> str | None
     over = (state.excess or 0.0) > 0
     if not over and assessed.condition("thighs").state == "off":
         return say("found.seat_at", at=at)
-    if over or (knee is not None and (knee.over or 0.0) < 0):
+    if over or (knee is not None and (knee.excess_deg or 0.0) < 0):
         apart = state.value - total(legs_terms(facts.case.body, facts.case))
         return _said(facts, "found.seat", apart, at=at)
     if hands is None or hands <= 0:
@@ -77,7 +77,11 @@ def _top(facts: Facts, assessed: Assessment, state: SettingState) -> str | None:
     position = seat.value if seat is not None else None
     eye = total(eye_height_terms(case.body, case, assessed.posture, position))
     apart, joint = state.value - eye, assessed.joint("neck")
-    if state.quantity.key == "screen_top" and joint is not None and (joint.over or 0.0) * apart < 0:
+    if (
+        state.quantity.key == "screen_top"
+        and joint is not None
+        and (joint.excess_deg or 0.0) * apart < 0
+    ):
         # below the eyes and yet too high, or the other way round: the rule or the lenses ask for more
         lens = apart < 0 and case.lower_lens is not None and case.policy.lens_answer == "lower"
         words = "found.top_lens" if lens else "found.top_yet"

@@ -53,7 +53,7 @@ def rank(finding: Finding) -> tuple[bool, bool, int, float, float]:
     """Safety first, then what hurts, then severity and minutes."""
     return (
         not finding.safety,
-        not finding.felt,
+        not finding.discomfort,
         _RANK[finding.severity],
         -(finding.minutes or 0.0),
         -(finding.over_deg or 0.0),

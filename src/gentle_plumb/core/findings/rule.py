@@ -31,7 +31,7 @@ class Rule:
     ``mechanism`` is what it has in common with others; ``joint`` is the joint that pays, none where no joint does; ``tasks`` are those whose hours
     count; ``share`` is how much of that time it is there. ``standing`` rules are about standing work
     and rest where nothing is planned standing. ``moves`` is advice with a direction: quantity, sign,
-    words; ``asks`` is what ``do`` asks of the body: where a limit bars it, the limit is said instead.
+    words; ``asks`` is what ``advice`` asks of the body: where a limit bars it, the limit is said instead.
     ``while_limited`` is the limit without which the rule says nothing; a rule ``not_own_seat`` says nothing of the
     client's own seating, a wheelchair above all. A move is given only where the worked-out
     change goes that way. ``check`` is the test on the person once it is done, where that of the mechanism tells
@@ -42,7 +42,7 @@ class Rule:
     mechanism: MechanismId
     title: str
     why: str
-    do: str
+    advice: str
     source: str
     region: str = ""
     joint: str = ""
@@ -63,7 +63,7 @@ class Rule:
 
 @dataclass(frozen=True, kw_only=True, eq=False)
 class Answer(Rule):
-    """Off where ``field`` has one of ``wrong``. ``weight`` 0 to 1 is how far off that counts.
+    """Off where ``field`` has one of ``failing``. ``weight`` 0 to 1 is how far off that counts.
 
     ``deg`` counts for the strain sum where a joint pays. ``only_if`` names other answers that
     must hold for the rule to make sense; ``note`` is the field of a note on the answer. ``wrong_under`` are answers that are off as well under a
@@ -71,12 +71,12 @@ class Answer(Rule):
     """
 
     field: Field[str]
-    wrong: tuple[str, ...]
+    failing: tuple[str, ...]
     note: Field[str] | None = None
     weight: float = 0.25
     deg: float = 0.0
     only_if: When = ()
-    asked: str = ""
+    unanswered: str = ""
     wrong_under: tuple[str, str, tuple[str, ...]] | None = None
 
 
@@ -112,7 +112,7 @@ class Angle(Rule):
 class Pair(Rule):
     """Off where one value of the record is too small or too large a share of another; ``words`` tells the two apart.
 
-    An ``optional`` one says nothing while its first value is not recorded; ``asked`` is what is missing.
+    An ``optional`` one says nothing while its first value is not recorded; ``unanswered`` is what is missing.
     """
 
     fields: tuple[Field[float], Field[float]]
@@ -122,7 +122,7 @@ class Pair(Rule):
     weight: float = 0.5
     only_if: When = ()
     optional: bool = False
-    asked: str = ""
+    unanswered: str = ""
 
     def holds(self, first: float, second: float) -> bool:
         """Whether the first value is as large a share of the second as it may be."""

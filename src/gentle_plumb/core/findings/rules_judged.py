@@ -55,7 +55,7 @@ def bare_draft(rule: Rule, subject: str, id: str | None = None, **more: Any) -> 
         who=rule.who,
         adds=rule.adds,
         check=rule.check,
-        advice=rule.do,
+        advice=rule.advice,
         title=rule.title,
         state="holds",
         cause="",
@@ -74,8 +74,8 @@ def judge_answer(facts: Facts, rule: Answer, subject: str) -> Finding | None:
         return None
     said = facts.record[rule.field]
     if said is None:
-        return unanswered(facts, rule, subject, rule.asked or f"{rule.title}: not recorded.")
-    wrong = rule.wrong
+        return unanswered(facts, rule, subject, rule.unanswered or f"{rule.title}: not recorded.")
+    wrong = rule.failing
     if rule.wrong_under is not None:
         name, value, more = rule.wrong_under
         wrong += more if getattr(facts.case.policy, name) == value else ()
@@ -136,7 +136,7 @@ def judge_amount(facts: Facts, rule: Amount, subject: str) -> Finding | None:
     if not past:
         return rule_draft(facts, rule, subject)(cause=f"{rule.title}: {at}, in its band.", joint="")
     limit = least if past < 0 else most
-    said = replace(rule, do=rule.do_over) if past > 0 and rule.do_over else rule
+    said = replace(rule, advice=rule.do_over) if past > 0 and rule.do_over else rule
     off = min(1.0, abs(past) / abs(limit)) if limit else 1.0
     return with_load(
         facts,
@@ -177,7 +177,9 @@ def judge_pair(facts: Facts, rule: Pair, subject: str) -> Finding | None:
     if rule.optional and one is None:
         return None
     if one is None or other is None:
-        return unanswered(facts, rule, subject, rule.asked or f"{rule.title}: needs both lengths.")
+        return unanswered(
+            facts, rule, subject, rule.unanswered or f"{rule.title}: needs both lengths."
+        )
     bare = rule_draft(facts, rule, subject)
     shown = rule.words.format(
         *(

@@ -145,7 +145,7 @@ def _eyes_move(facts: Facts, state: SettingState, row: FitRow) -> str | None:
         return None
     assessed = facts.assessment.found[0 if state.posture == "seated" else 1]
     joint = assessed.joint(state.quantity.joint) if state.quantity.joint else None
-    if joint is None or (joint.over or 0.0) * (row.change or 0.0) <= 0:
+    if joint is None or (joint.excess_deg or 0.0) * (row.change or 0.0) <= 0:
         return None
     seat = facts.result.row("seated", "seat").change if state.posture == "seated" else None
     if not seat:

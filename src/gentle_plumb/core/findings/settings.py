@@ -79,9 +79,11 @@ def _off(
     assert state.value is not None
     assert state.target is not None
     assert state.excess is not None
-    pays = joint is not None and bool(joint.over)
+    pays = joint is not None and bool(joint.excess_deg)
     turned = quantity.datum == "ahead"
-    over_deg = abs(state.excess) if turned else abs(joint.over or 0.0) if joint and pays else None
+    over_deg = (
+        abs(state.excess) if turned else abs(joint.excess_deg or 0.0) if joint and pays else None
+    )
     known = f" {say('setting.declared')}" if state.known == "declared" else ""
     evidence = [
         say(
@@ -153,7 +155,7 @@ def _counts_as(assessed: Assessment, quantity: Quantity) -> Quantity:
         assessed.joint("knee"),
         assessed.condition("feet") if quantity.seen_against == "lower_leg" else None,
     )
-    legs = knee is not None and bool(knee.over)
+    legs = knee is not None and bool(knee.excess_deg)
     seat = assessed.setting("seat")
     low = seat is not None and (seat.excess or 0.0) < 0
     if feet is not None and low and not legs and feet.state != "off":
@@ -184,12 +186,12 @@ def effect_of(assessed: Assessment, state: SettingState) -> str | None:
     over = (state.excess or 0.0) > 0
     if quantity.seen_against == "lower_leg":
         return _seat_effect(assessed, quantity, over=over)
-    if joint is None or joint.over is None:
+    if joint is None or joint.excess_deg is None:
         return quantity.over_means if over else quantity.under_means
-    if joint.over == 0:
+    if joint.excess_deg == 0:
         return None
     name = JOINTS[joint.joint]
-    return name.over if joint.over > 0 else name.under
+    return name.over if joint.excess_deg > 0 else name.under
 
 
 def _seat_effect(assessed: Assessment, quantity: Quantity, *, over: bool) -> str | None:
@@ -198,9 +200,9 @@ def _seat_effect(assessed: Assessment, quantity: Quantity, *, over: bool) -> str
     if not over:
         if assessed.condition("thighs").state == "off":
             return "the thighs have no room under the desk"
-        if knee is not None and knee.over is not None and knee.over < 0:
+        if knee is not None and knee.excess_deg is not None and knee.excess_deg < 0:
             return quantity.under_means
-        if elbow is not None and elbow.over is not None and elbow.over < 0:
+        if elbow is not None and elbow.excess_deg is not None and elbow.excess_deg < 0:
             return JOINTS["elbow"].under
         return None
     feet = assessed.condition("feet")

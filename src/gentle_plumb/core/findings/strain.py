@@ -35,7 +35,7 @@ class Strain:
     label: str
     minutes: float
     parts: tuple[StrainPart, ...]
-    felt: tuple[str, ...] = ()
+    discomfort: tuple[str, ...] = ()
 
 
 def strain_by_region(findings: Iterable[Finding]) -> tuple[Strain, ...]:
@@ -59,7 +59,7 @@ def strain_by_region(findings: Iterable[Finding]) -> tuple[Strain, ...]:
     felt: dict[str, tuple[str, ...]] = {}
     for (region, joint, posture), members in by_joint.items():
         members.sort(key=lambda finding: -(finding.minutes or 0.0))
-        felt.setdefault(region, members[0].felt)
+        felt.setdefault(region, members[0].discomfort)
         parts.setdefault(region, []).extend(
             StrainPart(
                 joint=joint,
@@ -77,7 +77,7 @@ def strain_by_region(findings: Iterable[Finding]) -> tuple[Strain, ...]:
             label=REGIONS.get(region, region),
             parts=tuple(strain_parts),
             minutes=sum(whole_minutes(part.minutes) for part in strain_parts if part.counted),
-            felt=felt.get(region, ()),
+            discomfort=felt.get(region, ()),
         )
         for region, strain_parts in parts.items()
     ]

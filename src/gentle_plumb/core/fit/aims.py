@@ -64,7 +64,7 @@ def seat_aim(case: Case, free: Solution | None) -> SeatAim | None:
 
 def degrees_over(joints: tuple[Joint, ...]) -> float | None:
     """Return the degrees outside the bands, all joints together; None where none is known."""
-    known = [abs(joint.over) for joint in joints if joint.over is not None]
+    known = [abs(joint.excess_deg) for joint in joints if joint.excess_deg is not None]
     return sum(known) if known else None
 
 

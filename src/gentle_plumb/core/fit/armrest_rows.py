@@ -39,12 +39,16 @@ def armrest_row(case: Case, seat: float | None, surface: float | None) -> FitRow
         found=case.found_seated.armrest,
     )
     if chair.armrests == ArmrestKind.NONE:
-        return row.but(status="not_assessable", reason="The chair has no armrests.", setting=None)
+        return row.replace(
+            status="not_assessable", reason="The chair has no armrests.", setting=None
+        )
     if case.policy.armrest_use == "off":
         unused = _with_remedy(case, row, "unused", setting=None)
-        return unused.but(status="not_assessable", target=None, low=None, high=None, change=None)
+        return unused.replace(
+            status="not_assessable", target=None, low=None, high=None, change=None
+        )
     if chair.armrests is None and chair.armrest is None and row.found is None:
-        return row.but(reason=say("armrest.unknown"), setting=None, change=None)
+        return row.replace(reason=say("armrest.unknown"), setting=None, change=None)
     row = kept(case, ranged_row(row, "armrest", chair.armrest), "armrest")
     if row.setting is None or row.high is None:
         return row
@@ -57,7 +61,7 @@ def armrest_row(case: Case, seat: float | None, surface: float | None) -> FitRow
         ends = row.target > highest + SAME_MM
         most = max(highest, row.setting)  # as near as this to the desk, it passes
         at_desk = limit(row.key, "armrest", "collides", most, row.target - most)
-        return row.but(limits=(at_desk,)) if ends else row
+        return row.replace(limits=(at_desk,)) if ends else row
     meets = limit(row.key, "armrest", "collides", highest, row.setting - highest)
     if chair.armrest is None:  # how low they go is not known
         return set_row(row, highest, [meets])
@@ -89,7 +93,7 @@ def _with_remedy(case: Case, row: FitRow, because: str, *, setting: float | None
     fit_row = set_row(row, kept_there, row.limits)
     fixed = chair.armrests == ArmrestKind.FIXED and because != "unused"
     why = say(f"armrest.{because}_fixed" if fixed else f"armrest.{because}")
-    return fit_row.but(remedy=remedy, reason=f"{why} {say(f'armrest.{remedy}{steady}')}")
+    return fit_row.replace(remedy=remedy, reason=f"{why} {say(f'armrest.{remedy}{steady}')}")
 
 
 def armrest_gap_row(case: Case) -> FitRow:

@@ -66,7 +66,7 @@ def seat_depth_row(case: Case) -> FitRow:
     if not chair.behind_back:
         return kept(case, ranged_row(row, "seat_depth", chair.depth), "seat_depth")
     fit_row = ranged_row(row, "seat_depth", chair.usable_depth)
-    return fit_row.but(note=say("seat_depth.before_insert"))
+    return fit_row.replace(note=say("seat_depth.before_insert"))
 
 
 def lumbar_row(case: Case) -> FitRow:
@@ -95,7 +95,9 @@ def lumbar_row(case: Case) -> FitRow:
         found=case.found_seated.lumbar,
     )
     fit_row = kept(case, ranged_row(row, "lumbar", chair.lumbar), "lumbar")
-    return fit_row.but(note=_step_of(chair.lumbar, fit_row.setting)) if chair.lumbar else fit_row
+    return (
+        fit_row.replace(note=_step_of(chair.lumbar, fit_row.setting)) if chair.lumbar else fit_row
+    )
 
 
 def _step_of(span: Span, setting: float | None) -> str:

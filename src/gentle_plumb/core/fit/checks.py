@@ -34,7 +34,7 @@ def with_check(case: Case, row: FitRow, rows: Sequence[FitRow]) -> FitRow:
         All of its posture.
 
     """
-    return row.but(check=_check(case, row, rows))
+    return row.replace(check=_check(case, row, rows))
 
 
 def _check(case: Case, row: FitRow, rows: Sequence[FitRow]) -> str:

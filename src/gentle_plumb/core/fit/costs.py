@@ -44,7 +44,7 @@ def _range_of_tops(model: SearchModel, surface: float) -> tuple[float, float, fl
 class PictureTop(NamedTuple):
     """A top of the picture: degrees outside its band, mm from its target, its height over the floor, mm."""
 
-    over: float
+    excess_deg: float
     apart: float
     height: float
 
@@ -86,7 +86,7 @@ def gaze_over(model: SearchModel, seat: float, surface: float) -> tuple[float, f
 class Footing(NamedTuple):
     """What the feet stand on, mm: what they lack of it, how far it lifts the knees, its height."""
 
-    lacks: float
+    shortfall_mm: float
     lifts: float
     height: float
 
@@ -127,20 +127,24 @@ def footing_at(
             away = need - height
             outside = abs(away) > margin
             tried = Footing(
-                lacks=max(0.0, away - margin) if outside else 0.0,
+                shortfall_mm=max(0.0, away - margin) if outside else 0.0,
                 lifts=max(0.0, -away - margin) if outside else 0.0,
                 height=height,
             )
-            if (tried.lacks, tried.lifts, abs(away)) < (best.lacks, best.lifts, nearest):
+            if (tried.shortfall_mm, tried.lifts, abs(away)) < (
+                best.shortfall_mm,
+                best.lifts,
+                nearest,
+            ):
                 best, nearest = tried, abs(away)
-    return best if best.lacks > ROUNDING else best._replace(lacks=0.0)
+    return best if best.shortfall_mm > ROUNDING else best._replace(shortfall_mm=0.0)
 
 
 class Legs(NamedTuple):
     """What the legs pay at a seat: mm the feet lack of a support, degrees of knee and hip."""
 
-    hangs: float
-    over: float
+    foot_gap_mm: float
+    excess_deg: float
 
 
 def legs_at(model: SearchModel, seat: float) -> Legs:
@@ -157,4 +161,4 @@ def legs_at(model: SearchModel, seat: float) -> Legs:
         buttock_popliteal_length=model.thigh_length,
     )
     knee, hip = model.knee_band.excess(90 + slope), model.hip_band.excess(model.hip_level + slope)
-    return Legs(stand.lacks, abs(knee) + abs(hip))
+    return Legs(stand.shortfall_mm, abs(knee) + abs(hip))

@@ -108,7 +108,7 @@ def _ended_by_chair(case: Case, row: FitRow, real: Solution | None, overrule: Se
     if ends_at_the_chair(case, overrule, real, row.target):
         return row
     others = [limit for limit in row.limits if limit.kind not in RANGE_ENDS]
-    return row.but(limits=tuple(others or chosen(row, real.seat, "chair")))
+    return row.replace(limits=tuple(others or chosen(row, real.seat, "chair")))
 
 
 def _possible(
@@ -123,7 +123,7 @@ def _possible(
     barred = case.person.against_standing
     if barred is not None:
         return False, barred.reason
-    if case.sits and real is not None and real.over - real.gaze > STANDING_OVER_DEG:
+    if case.sits and real is not None and real.excess_deg - real.gaze > STANDING_OVER_DEG:
         return False, why_not_at_this_desk(case, rows, "mm") or say("standing.does_not_fit")
     return True, None
 
@@ -133,7 +133,7 @@ def _overruled(row: FitRow, overrule: Settings) -> FitRow:
     if value is None:
         return row
     change = None if row.found is None else value - row.found
-    return row.but(setting=value, change=change, limits=(), cost=None)
+    return row.replace(setting=value, change=change, limits=(), cost=None)
 
 
 def fit(
@@ -168,8 +168,8 @@ def fit(
         standing=standing,
         notes=notes_of(case, pair),
         moves=moves_between(case, seated, standing),
-        presses=pair.seated.presses if pair.seated else 0.0,
-        hangs=pair.seated.hangs if pair.seated else 0.0,
+        thigh_pressed_mm=pair.seated.thigh_pressed_mm if pair.seated else 0.0,
+        foot_gap_mm=pair.seated.foot_gap_mm if pair.seated else 0.0,
     )
 
 
@@ -177,7 +177,7 @@ def fit(
 class AimedSettings:
     """A case as it would be set, without targets and reasons: settings and joints.
 
-    ``presses``, ``hangs``, ``belly`` and ``armrests`` are what hard limits lack, mm: room for thighs
+    ``thigh_pressed_mm``, ``foot_gap_mm``, ``belly`` and ``armrests`` are what hard limits lack, mm: room for thighs
     and unmoving armrests under the desk, support for the feet, desk before the belly, armrests that
     meet the desk at their lowest.
     """
@@ -186,8 +186,8 @@ class AimedSettings:
     standing: Settings | None
     joints_seated: tuple[Joint, ...]
     joints_standing: tuple[Joint, ...]
-    presses: float = 0.0
-    hangs: float = 0.0
+    thigh_pressed_mm: float = 0.0
+    foot_gap_mm: float = 0.0
     belly: float = 0.0
     armrests: float = 0.0
 
@@ -207,8 +207,8 @@ def aimed_settings(
     seated = aims(case, "seated", pair.seated, own[0])
     joints = joints_of(case, seated, "seated") if case.sits else ()
     hard = {
-        "presses": pair.seated.presses if pair.seated and case.sits else 0.0,
-        "hangs": pair.seated.hangs if pair.seated and case.sits else 0.0,
+        "presses": pair.seated.thigh_pressed_mm if pair.seated and case.sits else 0.0,
+        "hangs": pair.seated.foot_gap_mm if pair.seated and case.sits else 0.0,
         "belly": belly_short(case) if case.sits else 0.0,
         "armrests": armrest_clash(case, seated.seat, seated.surface) if case.sits else 0.0,
     }

@@ -15,9 +15,9 @@ from .search_model import SearchModel
 class Score(NamedTuple):
     """What a gap costs, what counts first first."""
 
-    first: float
+    priority_cost: float
     """What the policy sets first, where that is the hands: degrees outside."""
-    over: float
+    excess_deg: float
     """Degrees outside the bands of hands and gaze."""
     from_target: float
     """Degrees of the elbow from its target."""
@@ -34,7 +34,7 @@ class ScoredGap(NamedTuple):
     @property
     def free(self) -> bool:
         """Whether nothing is outside its band."""
-        return self.score.first == 0 and self.score.over == 0
+        return self.score.priority_cost == 0 and self.score.excess_deg == 0
 
 
 MOST_TABLES = 96
@@ -193,7 +193,7 @@ class Gaps:
         if self._by_hands is None:
             self._by_hands = sorted((self.hands(gap)[0], gap) for gap in self._lattice())
         for over, gap in self._by_hands:
-            if over > min(best.score.over, cutoff[1]):
+            if over > min(best.score.excess_deg, cutoff[1]):
                 break  # the hands alone cost more already
             if least <= gap <= most:
                 best = min(best, ScoredGap(self.score(seat, gap), gap))

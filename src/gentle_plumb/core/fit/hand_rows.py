@@ -184,7 +184,7 @@ def slope_row(
     where one of them is bent outside its band.
     """
     settings = case.found_seated if posture == "seated" else case.found_standing
-    bent = [joint is not None and bool(joint.over) for joint in wrists]
+    bent = [joint is not None and bool(joint.excess_deg) for joint in wrists]
     tilts = case.workstation.desk.tilt is not None
     if not tilts and not any(bent):
         return None
@@ -208,5 +208,5 @@ def slope_row(
         case, subject, terms, lambda target: (target + band.low, target + band.high), found=value
     )
     if bent[0]:
-        row = row.but(status="off", reason=None)
+        row = row.replace(status="off", reason=None)
     return ranged_row(row, "slope", case.workstation.desk.tilt or Span(low=0, high=0))

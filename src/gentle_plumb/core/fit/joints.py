@@ -23,10 +23,10 @@ from .terms import total
 
 @dataclass(frozen=True, kw_only=True)
 class Joint:
-    """One joint: angle and band in degrees, ``over`` how far outside (signed), 0 inside.
+    """One joint: angle and band in degrees, ``excess_deg`` how far outside (signed), 0 inside.
 
     ``angle`` is None where it can't be told; ``reason`` says why. Where no angle brings the hand
-    to the keys, ``out_of_reach`` is true and ``over`` None.
+    to the keys, ``out_of_reach`` is true and ``excess_deg`` None.
     """
 
     joint: str
@@ -34,7 +34,7 @@ class Joint:
     angle: float | None
     low: float
     high: float
-    over: float | None
+    excess_deg: float | None
     reason: str | None = None
     out_of_reach: bool = False
 
@@ -161,12 +161,14 @@ def _joint(name: str, band: Band, angle: Callable[[], float]) -> Joint:
             angle=None,
             low=band.low,
             high=band.high,
-            over=None,
+            excess_deg=None,
             reason=reason,
             out_of_reach=isinstance(why, OutOfReach),
         )
     over = judged_excess(value, band.low, band.high)
-    return Joint(joint=name, label=label, angle=value, low=band.low, high=band.high, over=over)
+    return Joint(
+        joint=name, label=label, angle=value, low=band.low, high=band.high, excess_deg=over
+    )
 
 
 def joints_of(
@@ -222,7 +224,7 @@ def joints_of(
                 angle=None,
                 low=0.0,
                 high=0.0,
-                over=None,
+                excess_deg=None,
                 reason=reason,
             ),
         )

@@ -170,7 +170,7 @@ def notes_of(case: Case, pair: Pair) -> tuple[str, ...]:
         notes.append("Footrest not recorded: worked out without one.")
     if station.feet_assumed and not case.seat_stays:
         notes.append(say("footrest.assumed"))
-    if real is not None and real.presses:
+    if real is not None and real.thigh_pressed_mm:
         armrests = armrest_need(station)
         thighs = (
             case.body.mm("thigh_clearance") + case.policy.thigh_room
@@ -183,7 +183,7 @@ def notes_of(case: Case, pair: Pair) -> tuple[str, ...]:
             if armrests is None or thighs >= armrests
             else "At every setting the armrests meet the desk: use lower ones, or raise the desk."
         )
-    if real is not None and real.hangs:
+    if real is not None and real.foot_gap_mm:
         notes.append(
             "No setting holds the feet: a footrest, a box or a lower chair is needed before anything "
             "else."

@@ -176,7 +176,7 @@ def stands_too(case: Case, standing: Solution | None) -> bool:
     """Whether this place is worked at standing: something moves, and nothing of the person's bars it."""
     if not case.moves_up or not case.may_stand or standing is None:
         return False
-    return not case.sits or standing.over - standing.gaze <= STANDING_OVER_DEG
+    return not case.sits or standing.excess_deg - standing.gaze <= STANDING_OVER_DEG
 
 
 def solve_pair(

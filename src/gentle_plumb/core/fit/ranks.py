@@ -16,13 +16,13 @@ class Rank(NamedTuple):
 
     hard: float
     """Mm that hard limits lack: room for the thighs, support for the feet."""
-    first: float
+    priority_cost: float
     """What the policy sets first is off by: mm of the seat, or degrees of the hands."""
-    over: float
+    excess_deg: float
     """Degrees outside the joints' bands."""
     footrest: bool
     """Whether a footrest is needed."""
-    stays: float
+    moved_mm: float
     """What is changed last is off by: mm of the seat from the legs, or degrees of the elbow."""
     follows: float
     """What gives way is off by: the other of the two."""
@@ -32,7 +32,7 @@ class Rank(NamedTuple):
     @property
     def free(self) -> bool:
         """Whether it costs nothing that counts."""
-        return self.hard == 0 and self.first == 0 and self.over == 0
+        return self.hard == 0 and self.priority_cost == 0 and self.excess_deg == 0
 
 
 class Candidate(NamedTuple):
@@ -41,8 +41,8 @@ class Candidate(NamedTuple):
     rank: Rank
     seat: float
     surface: float
-    hangs: float
-    presses: float
+    foot_gap_mm: float
+    thigh_pressed_mm: float
 
 
 def best_of(
@@ -70,26 +70,26 @@ def best_of(
                 first = max(0.0, apart - model.flat_margin)
         if best is not None:
             top = best.rank
-            if (hard, first, legs) > (top.hard, top.first, top.over):
+            if (hard, first, legs) > (top.hard, top.priority_cost, top.excess_deg):
                 continue  # whatever its surface, it comes after the best so far
             settled = top.free and not top.footrest and not model.hands_first
-            if settled and apart > top.stays:
+            if settled and apart > top.moved_mm:
                 break  # nothing costs less, and all that follow are further from the legs
         cutoff = (
             (inf, inf)
             if best is None or hard < best.rank.hard
             else (
-                best.rank.first if model.first == "hands" else inf,
-                best.rank.over - legs + COST_ROUNDING,
+                best.rank.priority_cost if model.first == "hands" else inf,
+                best.rank.excess_deg - legs + COST_ROUNDING,
             )
         )
         score, gap = gaps.best(seat, least, most, cutoff)
         rank = Rank(
             hard=hard,
-            first=score.first if model.first == "hands" else first,
-            over=round(score.over + legs, COST_DECIMALS),
+            priority_cost=score.priority_cost if model.first == "hands" else first,
+            excess_deg=round(score.excess_deg + legs, COST_DECIMALS),
             footrest=model.legs is not None and seat - model.legs > model.flat_margin + ROUNDING,
-            stays=score.from_target if model.hands_first else apart,
+            moved_mm=score.from_target if model.hands_first else apart,
             follows=apart if model.hands_first else score.from_target,
             picture=score.picture,
         )

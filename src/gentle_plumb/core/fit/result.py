@@ -67,7 +67,7 @@ class Cost:
     angle: float
     low: float
     high: float
-    over: float
+    excess_deg: float
     text: str
 
 
@@ -108,7 +108,7 @@ class FitRow:
     note: str = ""
     check: str = ""
 
-    def but(self, **otherwise: Any) -> FitRow:
+    def replace(self, **otherwise: Any) -> FitRow:
         """The row with some fields otherwise: ``dataclasses.replace`` for thousands of rows."""
         row = object.__new__(FitRow)
         row.__dict__.update(self.__dict__, **otherwise)
@@ -169,15 +169,15 @@ class Move:
 class FitResult:
     """The whole answer: both postures, what moves between them, and what could not be judged.
 
-    ``presses`` is the thigh room and ``hangs`` the foot support that is lacking, mm.
+    ``thigh_pressed_mm`` is the thigh room and ``foot_gap_mm`` the foot support that is lacking, mm.
     """
 
     seated: PostureFit
     standing: PostureFit
     notes: tuple[str, ...]
     moves: tuple[Move, ...] = ()
-    presses: float = 0.0
-    hangs: float = 0.0
+    thigh_pressed_mm: float = 0.0
+    foot_gap_mm: float = 0.0
 
     def row(self, posture: Posture, key: str) -> FitRow:
         """One row; raises KeyError if there is none."""

@@ -124,7 +124,7 @@ def set_row(
     if any(found.kind == "joined" for found in limits):
         change = None  # nothing to set: it follows the piece it is joined to
     cost = cost_of(joint) if joint is not None else None
-    return row.but(setting=setting, limits=tuple(limits), cost=cost, change=change)
+    return row.replace(setting=setting, limits=tuple(limits), cost=cost, change=change)
 
 
 def limit(key: str, piece: str, kind: LimitKind, position: float, short: float) -> Limit:
@@ -187,7 +187,7 @@ def kept(case: Case, row: FitRow, piece: str) -> FitRow:
     if any(one.kind not in NO_LIMIT | RANGE_ENDS for one in row.limits):
         return row
     cost = row.cost
-    return row.but(
+    return row.replace(
         setting=row.found, change=0.0, limits=tuple(chosen(row, row.found, piece)), cost=cost
     )
 

@@ -106,7 +106,7 @@ def _apart(case: Case, distance: float | None, rows: list[FitRow]) -> list[FitRo
         < half_angle(value, distance) + half_angle(other, distance) - OVERLAP_DEG
         for (left, value), (right, other) in pairwise(beside)
     )
-    return [set_row(row.but(limits=()), row.target) for row in rows] if clash else rows
+    return [set_row(row.replace(limits=()), row.target) for row in rows] if clash else rows
 
 
 def _bearing(case: Case, id: str, placed: Callable[[str], Placed], value: float | None) -> FitRow:

@@ -45,7 +45,7 @@ class _Parts(NamedTuple):
     """What a seat costs at one surface, part by part: each least at an end between turning points."""
 
     hard: float
-    first: float
+    priority_cost: float
     hands: float
     gaze: float
     legs: float
@@ -67,8 +67,8 @@ class _Bound(NamedTuple):
     """The least that any seat of a stretch can cost: the leading parts of its rank."""
 
     hard: float
-    first: float
-    over: float
+    priority_cost: float
+    excess_deg: float
 
 
 FEW_SEATS = 6
@@ -92,7 +92,7 @@ def _split(
         if floor(high - ROUNDING) >= ceil(low + ROUNDING):
             least = _Parts(*map(min, known[low], known[high]))
             over = least.hands + least.gaze + least.legs
-            heappush(waiting, (_Bound(least.hard, least.first, over), low, high))
+            heappush(waiting, (_Bound(least.hard, least.priority_cost, over), low, high))
 
     for low, high in pairwise(ends):
         put(low, high)
@@ -148,7 +148,9 @@ def search(model: SearchModel) -> Solution:
     solution = _search(replace(model, eye=None, lift=None, tops=None))
     gaze, _, top = best_top(model, solution.seat, solution.surface)
     gaze = round(gaze, COST_DECIMALS)
-    return replace(solution, top=top, gaze=gaze, over=round(solution.over + gaze, COST_DECIMALS))
+    return replace(
+        solution, top=top, gaze=gaze, excess_deg=round(solution.excess_deg + gaze, COST_DECIMALS)
+    )
 
 
 @reuse_hashed
@@ -186,9 +188,9 @@ def _search(model: SearchModel) -> Solution:
         seat=best.seat,
         surface=best.surface,
         top=best_top(model, best.seat, best.surface).height if placed else None,
-        over=best.rank.over,
+        excess_deg=best.rank.excess_deg,
         footrest=best.rank.footrest,
-        hangs=best.hangs,
-        presses=best.presses,
-        first=best.rank.first,
+        foot_gap_mm=best.foot_gap_mm,
+        thigh_pressed_mm=best.thigh_pressed_mm,
+        priority_cost=best.rank.priority_cost,
     )

@@ -70,30 +70,30 @@ class SearchModel:
 class Solution:
     """The optimum: heights in mm, degrees outside bands, and what hard limits lack, mm.
 
-    ``top`` is None where the picture can stand anywhere or the eye is unknown. ``first`` is what
+    ``top`` is None where the picture can stand anywhere or the eye is unknown. ``priority_cost`` is what
     the policy's first piece is off by: mm of the seat, or degrees of the hands. ``gaze`` is the part of
-    ``over`` that the picture has where it only follows.
+    ``excess_deg`` that the picture has where it only follows.
     """
 
     seat: float
     surface: float
     top: float | None
-    over: float
+    excess_deg: float
     footrest: bool
-    hangs: float
-    presses: float
-    first: float = 0.0
+    foot_gap_mm: float
+    thigh_pressed_mm: float
+    priority_cost: float = 0.0
     gaze: float = 0.0
 
     @property
     def thighs_pressed(self) -> bool:
         """Whether no setting leaves the thighs room."""
-        return self.presses > 0
+        return self.thigh_pressed_mm > 0
 
     @property
-    def lacks(self) -> float:
+    def shortfall_mm(self) -> float:
         """Mm that hard limits lack, all together."""
-        return round(self.hangs + self.presses, 6)
+        return round(self.foot_gap_mm + self.thigh_pressed_mm, 6)
 
     @property
     def rank(self) -> tuple[float, float, float, float]:
@@ -101,7 +101,12 @@ class Solution:
 
         Those of legs and hands come before those of a picture that follows.
         """
-        return self.lacks, self.first, round(self.over - self.gaze, 6), self.gaze
+        return (
+            self.shortfall_mm,
+            self.priority_cost,
+            round(self.excess_deg - self.gaze, 6),
+            self.gaze,
+        )
 
 
 def hold(

@@ -44,19 +44,19 @@ def limit_text(limit: Limit, unit: LengthUnit = "mm") -> str:
 
 def cost_of(joint: Joint) -> Cost | None:
     """What a joint pays, in degrees; None where it can't be told."""
-    if joint.angle is None or joint.over is None:
+    if joint.angle is None or joint.excess_deg is None:
         return None
     band = f"{say_degrees(joint.low)} to {say_degrees(joint.high)}"
     where = (
         f"in its band ({band})"
-        if joint.over == 0
-        else f"{say_degrees(abs(joint.over), 1)} {'over' if joint.over > 0 else 'under'} its band ({band})"
+        if joint.excess_deg == 0
+        else f"{say_degrees(abs(joint.excess_deg), 1)} {'over' if joint.excess_deg > 0 else 'under'} its band ({band})"
     )
     return Cost(
         joint=joint.joint,
         angle=joint.angle,
         low=joint.low,
         high=joint.high,
-        over=joint.over,
+        excess_deg=joint.excess_deg,
         text=f"{say_joint(joint.joint, joint.angle, 1)}: {where}",
     )

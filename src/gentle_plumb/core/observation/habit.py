@@ -47,7 +47,7 @@ SHARE: dict[HabitOften, float] = {
 class Habit:
     """One habit. ``joint`` and ``region`` say what it loads; ``sided`` whether a side is asked.
 
-    ``asks`` is what ``do`` asks of the body. ``do`` holds whatever the numbers are. ``moves`` are pieces of advice with a direction: quantity,
+    ``asks`` is what ``advice`` asks of the body. ``advice`` holds whatever the numbers are. ``moves`` are pieces of advice with a direction: quantity,
     sign of its change, words; each is given only where the worked-out change goes that way. ``on_figure``: it has a
     field on the figure; what is too fine to see there is ticked in a list.
     """
@@ -61,7 +61,7 @@ class Habit:
     region: str
     deg: float
     why: str
-    do: str
+    advice: str
     sided: bool = False
     moves: Moves = ()
     asks: frozenset[Demand] = frozenset()

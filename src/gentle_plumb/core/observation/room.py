@@ -16,7 +16,7 @@ LIGHT_TASKS: dict[str, tuple[str, float, float]] = {
 
 @dataclass(frozen=True, kw_only=True)
 class RoomItem:
-    """One thing to look at: ``right`` is the answer that is in order, ``wrong`` the one that is not.
+    """One thing to look at: ``right`` is the answer that is in order, ``failing`` the one that is not.
 
     ``safety`` marks what is put right at once or taken out of use, ``wheelchair`` what is looked at for somebody in
     one.
@@ -26,9 +26,9 @@ class RoomItem:
     group: str
     label: str
     right: str
-    wrong: str
+    failing: str
     why: str
-    do: str
+    advice: str
     safety: bool = False
     wheelchair: bool = False
 

@@ -67,7 +67,7 @@ class Verdict:
 class Before:
     """What was recorded at the visit: strength by region; empty where there was none."""
 
-    felt: Mapping[str, float]
+    discomfort: Mapping[str, float]
 
 
 def triage_before(answers: Answers, doubts: Sequence[LengthDoubt] = ()) -> Verdict:
@@ -212,7 +212,7 @@ def _after(answers: Answers, before: Before) -> Iterator[Reason]:
     risen = [
         id
         for id, position in felt.items()
-        if MEDIUM <= position < STRONG and position - before.felt.get(id, 0.0) >= RISEN
+        if MEDIUM <= position < STRONG and position - before.discomfort.get(id, 0.0) >= RISEN
     ]
     stays = [id for id, position in felt.items() if MEDIUM <= position < STRONG and id not in risen]
     moved = [id for id, value in answers.items() if id.startswith("still.") and value == "no"]

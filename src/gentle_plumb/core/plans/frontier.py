@@ -30,9 +30,9 @@ class Quality(NamedTuple):
     """
 
     worse: bool
-    lacks: float
-    first: float
-    over: float
+    shortfall_mm: float
+    priority_cost: float
+    excess_deg: float
 
     def no_worse(self, other: Quality) -> bool:
         """Whether nothing here is worse than there."""
@@ -44,46 +44,51 @@ class Worth:
     """Differences worth having: mm of a hard limit, of what the policy sets first, and degrees."""
 
     hard: float
-    first: float
-    over: float
+    priority_cost: float
+    excess_deg: float
 
     @classmethod
     def of(cls, case: Case) -> Worth:
         """What is worth having for this client: less, where it hurts."""
         policy = case.policy
         first = case.least_gain_deg if policy.first == "hands" else policy.flat_feet_margin
-        return cls(hard=SAME_MM, first=first, over=case.least_gain_deg)
+        return cls(hard=SAME_MM, priority_cost=first, excess_deg=case.least_gain_deg)
 
     def better(self, mine: Quality, theirs: Quality) -> bool:
         """Whether the one is better than the other by a difference worth having."""
         if mine.worse != theirs.worse:
             return theirs.worse
         for ours, other, least in (
-            (mine.lacks, theirs.lacks, self.hard),
-            (mine.first, theirs.first, self.first),
+            (mine.shortfall_mm, theirs.shortfall_mm, self.hard),
+            (mine.priority_cost, theirs.priority_cost, self.priority_cost),
         ):
             if abs(ours - other) > least:
                 return ours < other
-        return theirs.over - mine.over > self.over
+        return theirs.excess_deg - mine.excess_deg > self.excess_deg
 
 
 @dataclass(frozen=True, kw_only=True)
 class Tried:
     """One set, what it costs and how well it does."""
 
-    kit: AdditionSet
+    additions: AdditionSet
     cost: Cost
     quality: Quality
 
     def fits(self, alike: float) -> tuple[float, ...]:
         """How well it fits, for sets of one cost: those that come to the same are alike."""
         fit = self.quality
-        return fit.worse, round(fit.lacks), round(fit.first, 1), round(fit.over / alike)
+        return (
+            fit.worse,
+            round(fit.shortfall_mm),
+            round(fit.priority_cost, 1),
+            round(fit.excess_deg / alike),
+        )
 
     @property
     def handled(self) -> tuple[float, float]:
         """What tells alike sets of one cost apart at last: pieces, then the rest of the fit."""
-        return sum(addition.pieces for addition in self.kit), self.quality.over
+        return sum(addition.pieces for addition in self.additions), self.quality.excess_deg
 
 
 class Frontier:
@@ -114,7 +119,7 @@ class Frontier:
         """Note a set that was tried."""
         cost = cost_of(kit)
         if not self.outdone(cost, quality):
-            self._kept.append(Tried(kit=kit, cost=cost, quality=quality))
+            self._kept.append(Tried(additions=kit, cost=cost, quality=quality))
 
     def best(self) -> AdditionSet:
         """The set to take."""
@@ -129,7 +134,7 @@ class Frontier:
                 if all(self.worth.better(tried.quality, other.quality) for other in cheaper)
             ]
             if worthy:
-                chosen = self._of_alike(worthy, alike).kit
+                chosen = self._of_alike(worthy, alike).additions
             cheaper += alike
         return chosen
 
@@ -146,7 +151,7 @@ class Frontier:
         strain = self._strain if len(tied) > 1 else None
 
         def rank(tried: Tried) -> tuple[float, ...]:
-            minutes = strain(tried.kit) if strain is not None else None
+            minutes = strain(tried.additions) if strain is not None else None
             return (round((minutes or 0.0) / ALIKE_MIN), *tried.handled)
 
         return min(tied, key=rank)

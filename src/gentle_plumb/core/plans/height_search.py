@@ -29,16 +29,16 @@ class Heights:
 
     def quality(self, bare: Heights | None = None) -> Quality:
         """How well it fits; ``bare`` are the heights without additions."""
-        first = self.seated.first
-        over = self.seated.over + self.pieces
+        first = self.seated.priority_cost
+        over = self.seated.excess_deg + self.pieces
         worse = bare is not None and (
-            self.seated.presses > bare.seated.presses + SAME_MM
-            or self.seated.hangs > bare.seated.hangs + SAME_MM
+            self.seated.thigh_pressed_mm > bare.seated.thigh_pressed_mm + SAME_MM
+            or self.seated.foot_gap_mm > bare.seated.foot_gap_mm + SAME_MM
         )
         if self.standing is not None:
-            first += self.standing.first
-            over += self.standing.over
-        return Quality(worse, self.seated.lacks, round(first, 6), round(over, 6))
+            first += self.standing.priority_cost
+            over += self.standing.excess_deg
+        return Quality(worse, self.seated.shortfall_mm, round(first, 6), round(over, 6))
 
 
 @dataclass(frozen=True, kw_only=True)

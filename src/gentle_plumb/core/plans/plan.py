@@ -29,7 +29,7 @@ class ResidualExcess:
     joint: str
     label: str
     posture: Posture
-    over: float
+    excess_deg: float
     minutes: float | None
     judged: bool = False
 
@@ -62,7 +62,7 @@ class Added:
 class Plan:
     """One plan: what is added, how everything is set then, and what is left over.
 
-    ``over`` is the sum of the joints that are known; ``untold`` names the deciding ones that are not. ``whole`` is
+    ``excess_deg`` is the sum of the joints that are known; ``not_assessed`` names the deciding ones that are not. ``whole`` is
     whether every set of additions was held against it; ``assumes`` what it takes for granted, in words.
     """
 
@@ -72,14 +72,14 @@ class Plan:
     seated: Settings
     standing: Settings | None
     left: tuple[ResidualExcess, ...]
-    over: float
+    excess_deg: float
     minutes: float | None
-    lacks: HardLimits
+    hard_limits: HardLimits
     temporary: bool
     cautions: tuple[str, ...]
     case: Case
-    kit: AdditionSet
-    untold: tuple[str, ...] = ()
+    additions: AdditionSet
+    not_assessed: tuple[str, ...] = ()
     whole: bool = True
     assumes: tuple[str, ...] = ()
 
@@ -88,7 +88,7 @@ class Plan:
 class SinglePurchase:
     """One purchase on top of what is in the room: what it alone removes.
 
-    ``mends`` where it is for a hard limit that is lacking now; ``lacks`` is what is lacking then.
+    ``mends`` where it is for a hard limit that is lacking now; ``hard_limits`` is what is lacking then.
     """
 
     id: str
@@ -100,7 +100,7 @@ class SinglePurchase:
     minutes: float | None
     left: float
     mends: bool = False
-    lacks: HardLimits = HardLimits()
+    hard_limits: HardLimits = HardLimits()
     span: Span | None = None
 
 
@@ -129,7 +129,7 @@ def hours_of(case: Case, tasks: tuple[str, ...], posture: Posture) -> float | No
 def _left_of(case: Case, posture: Posture, joints: tuple[Joint, ...]) -> list[ResidualExcess]:
     excesses = []
     for joint in joints:
-        over = UNREACHABLE_DEG if joint.out_of_reach else joint.over
+        over = UNREACHABLE_DEG if joint.out_of_reach else joint.excess_deg
         if not over or (posture == "standing" and joint.joint == "upper_arm"):
             continue
         hours = hours_of(case, JOINTS[joint.joint].tasks, posture)
@@ -138,7 +138,7 @@ def _left_of(case: Case, posture: Posture, joints: tuple[Joint, ...]) -> list[Re
                 joint=joint.joint,
                 label=joint.label,
                 posture=posture,
-                over=over,
+                excess_deg=over,
                 minutes=None
                 if hours is None
                 else strain_minutes(hours=hours, share=1.0, over_deg=over),
@@ -157,7 +157,7 @@ def _asked_of(case: Case) -> list[ResidualExcess]:
             joint=discomfort.joint,
             label=discomfort.label,
             posture="seated",
-            over=discomfort.deg,
+            excess_deg=discomfort.deg,
             minutes=None
             if hours is None
             else strain_minutes(hours=hours, share=1.0, over_deg=discomfort.deg),
@@ -176,7 +176,7 @@ def what_is_left(case: Case, settled: AimedSettings) -> tuple[ResidualExcess, ..
     excesses += _left_of(case, "standing", settled.joints_standing)
     excesses += _asked_of(case)
     return tuple(
-        sorted(excesses, key=lambda excess: (-abs(excess.over), excess.posture, excess.joint))
+        sorted(excesses, key=lambda excess: (-abs(excess.excess_deg), excess.posture, excess.joint))
     )
 
 
@@ -184,4 +184,4 @@ def total_of(left: tuple[ResidualExcess, ...]) -> tuple[float, float | None]:
     """Degrees and strain minutes together; minutes None where no hours are known."""
     known = [excess.minutes for excess in left if excess.minutes is not None]
     minutes = sum(known) if known or not left else None
-    return sum(abs(excess.over) for excess in left), minutes
+    return sum(abs(excess.excess_deg) for excess in left), minutes

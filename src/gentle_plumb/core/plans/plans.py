@@ -28,7 +28,7 @@ class Choice:
     again for a seat that stands elsewhere than it was meant to.
     """
 
-    kit: AdditionSet
+    additions: AdditionSet
     own: OwnNumbers
     whole: bool = True
     follows_seat: bool = False
@@ -50,8 +50,12 @@ class Choice:
             seated=self.own.seated.over(stands[0]),
             standing=self.own.standing.over(stands[1]),
         )
-        kit = feet_for_seat(case, tier, self.kit, self.own, held)
-        return self if kit is self.kit else replace(self, kit=kit, own=held, follows_seat=True)
+        kit = feet_for_seat(case, tier, self.additions, self.own, held)
+        return (
+            self
+            if kit is self.additions
+            else replace(self, additions=kit, own=held, follows_seat=True)
+        )
 
 
 def choose(
@@ -73,12 +77,12 @@ def choose(
     own = own or OwnNumbers()
     solver = solver or _solver(case, own)
     kit = best_additions(case, tier, solver, own=own)
-    return Choice(kit=kit, own=own, whole=solver is None or tier not in solver.cut_short)
+    return Choice(additions=kit, own=own, whole=solver is None or tier not in solver.cut_short)
 
 
 def plan_of(case: Case, tier: Tier, choice: Choice) -> Plan:
     """Return the plan that a choice makes."""
-    plan = Planner(case, choice.own).plan(tier, choice.kit, whole=choice.whole)
+    plan = Planner(case, choice.own).plan(tier, choice.additions, whole=choice.whole)
     if not choice.follows_seat:
         return plan
     return replace(plan, cautions=(FEET_FOLLOW, *plan.cautions))
@@ -112,5 +116,7 @@ def make_plans(case: Case, *, own: OwnNumbers | None = None, fixes: bool = True)
     planner, solver = Planner(case, own), _solver(case, own)
     tiers: tuple[Tier, ...] = (*TIERS_OFFERED, "own") if own.taken else TIERS_OFFERED
     chosen = [(tier, choose(case, tier, own, solver)) for tier in tiers]
-    plans = tuple(planner.plan(tier, choice.kit, whole=choice.whole) for tier, choice in chosen)
+    plans = tuple(
+        planner.plan(tier, choice.additions, whole=choice.whole) for tier, choice in chosen
+    )
     return PlanSet(plans=plans, fixes=single_purchases(planner, plans[0]) if fixes else ())

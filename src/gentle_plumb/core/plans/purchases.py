@@ -40,21 +40,21 @@ def single_purchases(planner: Planner, room: Plan) -> tuple[SinglePurchase, ...]
     less than is worth an addition, and none that something cheaper does as well as.
     """
     worth = planner.case.least_gain_deg
-    if room.over <= worth and not room.lacks.any:
+    if room.excess_deg <= worth and not room.hard_limits.any:
         return ()
     purchases, seen = [], set()
     for purchas in _purchases(planner.case):
-        kit = (*(other for other in room.kit if other.slot != purchas.slot), purchas)
+        kit = (*(other for other in room.additions if other.slot != purchas.slot), purchas)
         over, minutes = planner.over(kit)
         limits = hard_limits(*planner.settled(kit))
         same = purchas.slot, purchas.price, round(over, 1), limits
         if same in seen:
             continue  # another of its kind at its price does as much
         seen.add(same)
-        mends = limits.mends(room.lacks)
-        if limits.worse_than(room.lacks):
+        mends = limits.mends(room.hard_limits)
+        if limits.worse_than(room.hard_limits):
             continue
-        if mends or room.over - over > worth:
+        if mends or room.excess_deg - over > worth:
             purchases.append(
                 SinglePurchase(
                     id=purchas.id,
@@ -62,11 +62,11 @@ def single_purchases(planner: Planner, room: Plan) -> tuple[SinglePurchase, ...]
                     does=purchas.does,
                     price=purchas.price,
                     price_label=PRICE_LABELS[purchas.price],
-                    removes=room.over - over,
+                    removes=room.excess_deg - over,
                     minutes=less(room.minutes, minutes),
                     left=over,
                     mends=mends,
-                    lacks=limits,
+                    hard_limits=limits,
                     span=purchas.span,
                 )
             )
@@ -87,7 +87,7 @@ def _outdone(purchase: SinglePurchase, purchases: list[SinglePurchase]) -> bool:
     """Whether something cheaper does as well: it mends as much, and removes no less."""
     return any(
         PRICES[other.price] < PRICES[purchase.price]
-        and not other.lacks.worse_than(purchase.lacks)
+        and not other.hard_limits.worse_than(purchase.hard_limits)
         and other.removes >= purchase.removes - ALIKE_REMOVED_DEG
         for other in purchases
     )

@@ -35,7 +35,7 @@ class ActionView:
     ``text`` is the whole instruction; ``changes`` is false for a setting that is left as found; ``step`` the row it sets (``seated.seat``), empty for what is
     no setting; ``field`` the part of its path in the record (``set.action.<field>.state``). ``test``, ``word``,
     ``hurts_at``, ``because`` and ``due`` are what was said of it, in words; ``moved`` says that its aim went away
-    under what was set, ``check`` is the test on the person, ``aim`` is the aim as it is recorded then; ``told`` is what
+    under what was set, ``check`` is the test on the person, ``aim`` is the aim as it is recorded then; ``status`` is what
     became of a setting, where it is not an order any more.
     """
 
@@ -67,7 +67,7 @@ class ActionView:
     aim: str
     remark: str
     settled: bool
-    told: str
+    status: str
 
 
 def action_text(action: Action, unit: LengthUnit) -> str:
@@ -162,7 +162,7 @@ def action_views(
             moved=_moved(action, unit),
             remark=_remark(action),
             settled=action.settled,
-            told=_told(action, unit),
+            status=_told(action, unit),
             aim=""
             if action.to_value is None or action.kind not in AIMED
             else f"{action.to_value:.1f}",

@@ -33,7 +33,7 @@ def joint_views(result: FitResult) -> list[JointView]:
             standing = posture.posture == "standing"
             if not posture.possible or (standing and after.joint == "upper_arm"):
                 continue
-            if after.joint == "shoulder" and not (before.over or after.over):
+            if after.joint == "shoulder" and not (before.excess_deg or after.excess_deg):
                 continue  # worth a line only where an armrest lifts it
             if after.joint == "upper_arm_keys" and before.angle is None:
                 continue  # where the letters lie was not looked at, and they are set to the midline
@@ -44,9 +44,9 @@ def joint_views(result: FitResult) -> list[JointView]:
                     label=after.label,
                     band=f"{plain(after.low)} to {plain(after.high)}°",
                     found=f"{plain(before.angle)}°" if before.angle is not None else None,
-                    found_off=bool(before.over),
+                    found_off=bool(before.excess_deg),
                     aim=f"{plain(after.angle)}°" if after.angle is not None else None,
-                    aim_off=bool(after.over),
+                    aim_off=bool(after.excess_deg),
                     at=after.angle,
                     low=after.low,
                     high=after.high,

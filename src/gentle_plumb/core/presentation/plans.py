@@ -38,7 +38,7 @@ class LeftView:
     joint: str
     label: str
     posture: str
-    over: str
+    excess: str
     minutes: str | None
 
 
@@ -54,18 +54,18 @@ class SetAt:
 class PlanView:
     """A plan as it is shown; ``same_as`` names an earlier one that comes to the same.
 
-    ``lacks`` is what does not fit at all, said before anything else. ``cost`` is the sum of what is bought, or how
+    ``shortfalls`` is what does not fit at all, said before anything else. ``cost`` is the sum of what is bought, or how
     many of each price class where the practice has no sums; ``over_budget`` by how much that is too much. ``proven``
     says that every set of changes was held against it, with all that matters known.
     """
 
     id: Tier
     label: str
-    lacks: list[str]
+    shortfalls: list[str]
     added: list[AddedView]
     left: list[LeftView]
-    over: str
-    untold: list[str]
+    excess: str
+    not_assessed: list[str]
     minutes: str | None
     temporary: bool
     cautions: list[str]
@@ -89,7 +89,7 @@ class PurchaseView:
     removes: str
     left: str
     mends: bool
-    lacks: list[str]
+    shortfalls: list[str]
 
 
 def _minutes(minutes: float | None) -> str | None:
@@ -139,12 +139,12 @@ def _added(added: Added, unit: LengthUnit, money: Money) -> AddedView:
 
 
 def _left(excess: ResidualExcess) -> LeftView:
-    if abs(excess.over) >= UNREACHABLE_DEG:
+    if abs(excess.excess_deg) >= UNREACHABLE_DEG:
         return LeftView(
             joint=excess.joint,
             label=excess.label,
             posture=excess.posture,
-            over="out of the arm's reach",
+            excess="out of the arm's reach",
             minutes=_minutes(excess.minutes),
         )
     if excess.judged:
@@ -152,15 +152,15 @@ def _left(excess: ResidualExcess) -> LeftView:
             joint=excess.joint,
             label=excess.label,
             posture=excess.posture,
-            over=f"weighs {excess.over:.0f}°",
+            excess=f"weighs {excess.excess_deg:.0f}°",
             minutes=_minutes(excess.minutes),
         )
-    side = "over" if excess.over > 0 else "under"
+    side = "over" if excess.excess_deg > 0 else "under"
     return LeftView(
         joint=excess.joint,
         label=excess.label,
         posture=excess.posture,
-        over=f"{abs(excess.over):.1f}° {side} its band",
+        excess=f"{abs(excess.excess_deg):.1f}° {side} its band",
         minutes=_minutes(excess.minutes),
     )
 
@@ -194,11 +194,11 @@ def plan_view(
     return PlanView(
         id=plan.id,
         label=plan.label,
-        lacks=hard_limit_words(plan.lacks, unit),
+        shortfalls=hard_limit_words(plan.hard_limits, unit),
         added=[_added(added, unit, money) for added in plan.added],
         left=[_left(excess) for excess in plan.left],
-        over=over_text(plan.over, plan.untold),
-        untold=list(plan.untold),
+        excess=over_text(plan.excess_deg, plan.not_assessed),
+        not_assessed=list(plan.not_assessed),
         minutes=_minutes(plan.minutes),
         temporary=plan.temporary,
         cautions=list(plan.cautions),
@@ -208,7 +208,7 @@ def plan_view(
         same_as=same_as,
         cost=cost_text(total, money),
         over_budget=over_budget_text(total, money),
-        proven=plan.whole and not plan.untold and plan.id != "own",
+        proven=plan.whole and not plan.not_assessed and plan.id != "own",
     )
 
 
@@ -232,7 +232,7 @@ def _fix(purchase: SinglePurchase, unit: LengthUnit) -> PurchaseView:
         removes=_removes(purchase),
         left=f"{purchase.left:.0f}°",
         mends=purchase.mends,
-        lacks=hard_limit_words(purchase.lacks, unit),
+        shortfalls=hard_limit_words(purchase.hard_limits, unit),
     )
 
 

@@ -150,7 +150,7 @@ def row_view(
         limits=[limit_text(limit, unit) for limit in row.limits],
         limited=any(limit.kind not in NO_LIMIT for limit in row.limits),
         cost=row.cost.text if row.cost else None,
-        cost_off=bool(row.cost and row.cost.over),
+        cost_off=bool(row.cost and row.cost.excess_deg),
         estimated=[DIMENSIONS[name].label.lower() for name in row.estimated],
         retake=DIMENSIONS[row.retake].label.lower() if row.retake else None,
         overruled=own is not None,

@@ -18,7 +18,7 @@ LEAST_WORDS, LEAST_LETTERS = 2, 8
 class RaisedRedFlag:
     """A red flag that is there, with its referral.
 
-    ``done`` is the whole answer, None while it is open: to whom, what was done and told, by whom. ``to``, ``told``,
+    ``done`` is the whole answer, None while it is open: to whom, what was done and told, by whom. ``to``, ``informed``,
     ``by`` and ``call_back`` are its parts as recorded, ``letter`` whether one was handed over, ``called`` what a call
     back came to; ``waits_for`` is the
     path of the first part that is missing, ``paths`` are those of all its parts. ``answer``, ``answered_by`` and
@@ -31,7 +31,7 @@ class RaisedRedFlag:
     label: str
     done: str | None
     to: str
-    told: str
+    informed: str
     by: str
     call_back: str
     letter: bool
@@ -97,7 +97,7 @@ def _raised(
         label=label,
         done=None if missing else f"Referred to {to}. {text} ({by})",
         to=to,
-        told=text,
+        informed=text,
         by=by,
         call_back=record.said(asked.call_back),
         letter=record.yes(asked.letter),

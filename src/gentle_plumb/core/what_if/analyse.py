@@ -76,7 +76,7 @@ def analyse_visit(
             record=record,
             result=result,
             place=visit_input.place,
-            added=added_by(place.choice.kit),
+            added=added_by(place.choice.additions),
             declared=case.declared,
             said=answers_of(record),
             held=held,
@@ -91,10 +91,10 @@ def analyse_visit(
         unit=unit,
         left=settings_set(states),
         not_remeasured=keys_not_measured(states),
-        added=added_by(place.choice.kit),
+        added=added_by(place.choice.additions),
     )
     return VisitAnalysis(
-        given=visit_input,
+        visit_input=visit_input,
         bare=place.bare,
         case=case,
         plan=place.plan,

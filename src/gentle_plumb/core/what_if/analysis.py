@@ -46,7 +46,7 @@ class VisitAnalysis:
     nothing set yet.
     """
 
-    given: VisitInput
+    visit_input: VisitInput
     bare: Case
     case: Case
     plan: Tier
@@ -64,13 +64,13 @@ class VisitAnalysis:
 
     def rows(self, unit: LengthUnit, *, brief: bool = False) -> list[RowView]:
         """Every row in words; in brief without what it rests on."""
-        record = self.given.record
+        record = self.visit_input.record
         if brief:
-            values = self.given.values.items()
+            values = self.visit_input.values.items()
             record = Record({path: value for path, value in values if path in IN_BRIEF})
-        offset = display_offset(self.given.record)
+        offset = display_offset(self.visit_input.record)
         return [
-            self.given.reuse.last(
+            self.visit_input.reuse.last(
                 2,
                 (row_view, row.posture, row.key),
                 row_view,
@@ -78,7 +78,7 @@ class VisitAnalysis:
                 self.case,
                 record,
                 unit,
-                today=self.given.today,
+                today=self.visit_input.today,
                 bundle=self.bundle,
                 state=self.states.get((row.posture, row.key)),
                 own=self.own[index].get(row.key),
@@ -92,9 +92,9 @@ class VisitAnalysis:
         ]
 
     @property
-    def kit(self) -> AdditionSet:
+    def additions(self) -> AdditionSet:
         """What the plan adds."""
-        return self.choice.kit
+        return self.choice.additions
 
     @property
     def assessment(self) -> VisitAssessment:
@@ -112,12 +112,12 @@ class VisitAnalysis:
 
     def actions(self) -> tuple[Action, ...]:
         """Return what is to be done: referrals, settings, additions, technique."""
-        record = self.given.record
+        record = self.visit_input.record
         return actions_of(
             ActionSources(
                 order=working_order(self.case, self.result),
                 states=self.states,
-                added=added_by(self.kit),
+                added=added_by(self.additions),
                 findings=self.findings,
                 red_flags=raised_red_flags(record),
                 turns=[
@@ -132,11 +132,11 @@ class VisitAnalysis:
     def programme(self) -> Programme:
         """At most five movements, from where it hurts and what is loaded, within the limits."""
         return programme_of(
-            self.given.record,
+            self.visit_input.record,
             self.facts,
             self.strain(),
             self.case.person,
-            held_back(self.given.record, self.given.as_of),
+            held_back(self.visit_input.record, self.visit_input.as_of),
         )
 
     def joints(self) -> list[JointView]:
@@ -167,7 +167,7 @@ class VisitAnalysis:
 
     def _numbers(self) -> OwnNumbers:
         return OwnNumbers(
-            seated=self.own[0], standing=self.own[1], taken=things_taken(self.given.record)
+            seated=self.own[0], standing=self.own[1], taken=things_taken(self.visit_input.record)
         )
 
     def scene(self, request: SceneRequest, *, behind: VisitAnalysis | None = None) -> Scene:
@@ -188,7 +188,7 @@ class VisitAnalysis:
             overruled=(keys[0], keys[1]),
             seen={id: habit.text for id, habit in self.facts.seen.items()},
             behind=(behind.case, behind.stands) if behind is not None else None,
-            layers=layers_of(self.kit, self.bare.workstation.items),
+            layers=layers_of(self.additions, self.bare.workstation.items),
         )
 
 

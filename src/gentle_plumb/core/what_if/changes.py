@@ -70,7 +70,7 @@ def _with_errors_of(was: PostureFit, now: PostureFit) -> PostureFit:
     return replace(
         now,
         rows=tuple(
-            row.but(
+            row.replace(
                 sd=old_row.sd,
                 shares=old_row.shares,
                 estimated=old_row.estimated,
@@ -131,14 +131,14 @@ def _joints_off(assessed: Assessment) -> list[FindingSummary]:
     summaries = []
     standing = assessed.posture == "standing"
     for joint in assessed.joints:
-        if joint.over and not (standing and joint.joint == "upper_arm"):
-            side = "over" if joint.over > 0 else "under"
+        if joint.excess_deg and not (standing and joint.joint == "upper_arm"):
+            side = "over" if joint.excess_deg > 0 else "under"
             words = say_joint(joint.joint, joint.angle or 0.0, 1)
             summaries.append(
                 FindingSummary(
                     id=f"{assessed.posture}.joint.{joint.joint}",
                     text=f"{words}{', standing' if standing else ''}: "
-                    f"{say_degrees(abs(joint.over), 1)} {side} its band.",
+                    f"{say_degrees(abs(joint.excess_deg), 1)} {side} its band.",
                 )
             )
     return summaries

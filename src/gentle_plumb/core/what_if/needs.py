@@ -33,7 +33,7 @@ def programme_of(
         return Programme(chosen=(), further=(), left_out=(), waits_for=labels)
     said = {id: record[asked] for id, asked in fields.pace.movement.items()}
     return choose_movements(
-        needs_of(facts.felt, strain),
+        needs_of(facts.discomfort, strain),
         person,
         own=[id for id, answer in said.items() if answer == YesNo.YES],
         without=[id for id, answer in said.items() if answer == YesNo.NO],

@@ -58,20 +58,20 @@ class Trouble:
 class WhatIfResult:
     """What a try comes to, and what moved against what it is compared with.
 
-    ``findings`` is what would be off in settings and joints; ``gone`` and ``come`` are the visit's
-    own findings that would be no more, or new, were it set like this; ``stays`` counts the rest.
+    ``findings`` is what would be off in settings and joints; ``resolved`` and ``new`` are the visit's
+    own findings that would be no more, or new, were it set like this; ``unchanged`` counts the rest.
     The last three are left out of brief answers.
     """
 
     rows: list[RowView]
     joints: list[JointView]
-    over: float
+    excess_deg: float
     minutes: float | None
     setting_changes: list[SettingChange]
     findings: list[FindingSummary]
-    gone: list[FindingSummary]
-    come: list[FindingSummary]
-    stays: int
+    resolved: list[FindingSummary]
+    new: list[FindingSummary]
+    unchanged: int
     notes: list[str]
     plans: list[PlanView]
     fixes: list[PurchaseView]
@@ -89,7 +89,7 @@ class WhatIfRequest:
     on and what was computed under own numbers: for while a hand is moving.
     """
 
-    tries: WhatIfOverrides
+    overrides: WhatIfOverrides
     unit: LengthUnit = "cm"
     scene: SceneRequest = SceneRequest()
     against: WhatIfOverrides | None = None
@@ -146,33 +146,41 @@ class WhatIfSession:
     """Tries one visit in many ways; what it is compared with is worked through once."""
 
     def __init__(self, given: VisitInput) -> None:
-        self.given = given
+        self.visit_input = given
         self._against: tuple[tuple[tuple[str, str], ...], LengthUnit, VisitAnalysis] | None = None
         self._off: dict[LengthUnit, dict[str, Finding]] = {}
 
     def _compared_with(self, tries: WhatIfOverrides, unit: LengthUnit) -> VisitAnalysis:
         key = tuple(sorted(tries.items()))
         if self._against is None or self._against[:2] != (key, unit):
-            visit_input, _ = overridden_values(self.given, tries, unit)
+            visit_input, _ = overridden_values(self.visit_input, tries, unit)
             self._against = (
                 key,
                 unit,
-                analyse_visit(visit_input, unit, judged=False, kept=self.given.record),
+                analyse_visit(visit_input, unit, judged=False, kept=self.visit_input.record),
             )
         return self._against[2]
 
     def _off_now(self, unit: LengthUnit) -> dict[str, Finding]:
         """The visit's findings as it is."""
         if unit not in self._off:
-            self._off[unit] = off_in(analyse_visit(self.given, unit))
+            self._off[unit] = off_in(analyse_visit(self.visit_input, unit))
         return self._off[unit]
 
     def try_out(self, request: WhatIfRequest) -> WhatIfResult:
         """Work a try through and say what moved."""
-        tries = {**as_found(self.given), **request.tries} if request.found else request.tries
-        visit_input, troubles = overridden_values(self.given, tries, request.unit)
+        tries = (
+            {**as_found(self.visit_input), **request.overrides}
+            if request.found
+            else request.overrides
+        )
+        visit_input, troubles = overridden_values(self.visit_input, tries, request.unit)
         analysis = analyse_visit(
-            visit_input, request.unit, judged=False, kept=self.given.record, brief=request.brief
+            visit_input,
+            request.unit,
+            judged=False,
+            kept=self.visit_input.record,
+            brief=request.brief,
         )
         before = self._compared_with(request.against or {}, request.unit)
         if request.brief:
@@ -183,7 +191,7 @@ class WhatIfSession:
         if not request.brief:
             now = self._off_now(request.unit)
             set_so = with_settings_applied(visit_input, analysis)
-            then = off_in(analyse_visit(set_so, request.unit, kept=self.given.record))
+            then = off_in(analyse_visit(set_so, request.unit, kept=self.visit_input.record))
         money = visit_input.money
         plans, fixes = (
             plan_views(analysis.plans(), request.unit, money) if request.plans else ([], [])
@@ -191,13 +199,13 @@ class WhatIfSession:
         return WhatIfResult(
             rows=analysis.rows(request.unit, brief=request.brief),
             joints=analysis.joints(),
-            over=over,
+            excess_deg=over,
             minutes=minutes,
             setting_changes=setting_changes(before.result, analysis.result, request.unit),
             findings=out_of_band_messages(analysis, request.unit),
-            gone=[summary_of(finding) for id, finding in now.items() if id not in then],
-            come=[summary_of(finding) for id, finding in then.items() if id not in now],
-            stays=len(now.keys() & then.keys()),
+            resolved=[summary_of(finding) for id, finding in now.items() if id not in then],
+            new=[summary_of(finding) for id, finding in then.items() if id not in now],
+            unchanged=len(now.keys() & then.keys()),
             notes=list(notes_in(analysis.case, analysis.result, request.unit)),
             plans=plans,
             fixes=fixes,

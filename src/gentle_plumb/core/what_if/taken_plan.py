@@ -48,6 +48,6 @@ def taken_plan(visit_input: VisitInput, own: OwnNumbers, brief: bool) -> TakenPl
 
 
 def _with(bare: Case, choice: Choice) -> Case:
-    if not choice.kit:
+    if not choice.additions:
         return bare
-    return replace(bare, workstation=with_additions(bare.workstation, choice.kit))
+    return replace(bare, workstation=with_additions(bare.workstation, choice.additions))

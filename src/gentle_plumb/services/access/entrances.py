@@ -209,7 +209,7 @@ class EntranceService:
             self._links.settle_letter(replace(letter, state="dropped", url=""))
             return
         practice = self._accounts.practice(link.practice_id)
-        handed = hand_over(self._sender, _written(practice, link, letter), letter.tries)
+        handed = hand_over(self._sender, _written(practice, link, letter), letter.attempts)
         sent_at = self._clock() if handed.state == "sent" else None
         self._links.settle_letter(
             replace(

@@ -58,7 +58,7 @@ class StaffLetter:
     link_id: UUID
     url: str
     state: MailState = "waiting"
-    tries: int = 0
+    attempts: int = 0
     trouble: str = ""
     sent_at: datetime | None = None
 

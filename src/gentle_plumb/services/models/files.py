@@ -50,13 +50,13 @@ MOST_TROUBLES = 200
 class Troubles(list[Trouble]):
     """Troubles in the order they were found; past the most that are told they are only counted."""
 
-    untold: int = 0
+    unlisted: int = 0
 
     def append(self, trouble: Trouble) -> None:
         if len(self) < MOST_TROUBLES:
             super().append(trouble)
         else:
-            self.untold += 1
+            self.unlisted += 1
 
 
 @dataclass(kw_only=True)

@@ -100,7 +100,7 @@ class OwnPageService:
             return False
         if link.kind != "workplace":
             return True
-        record = self._records.working(link.practice_id, link.visit_id).record
+        record = self._records.load_snapshot(link.practice_id, link.visit_id).record
         return record[fields.ask.consent["workplace"]] == ConsentAnswer.GIVEN
 
     def who(self, token: str | None) -> OwnCaller:
@@ -156,7 +156,7 @@ class OwnPageService:
                 )
                 for check_round in self._pages.rounds([link.id])
             ],
-            given=numbers_of(basis.paper, drawings_of(basis, practice.unit))
+            own_numbers=numbers_of(basis.paper, drawings_of(basis, practice.unit))
             if basis.paper is not None
             else None,
             request=request_of(basis),
@@ -236,7 +236,7 @@ class OwnPageService:
         """A round as it is filled in; raises NotFound before it is due."""
         check = self._check(who, round)
         basis = basis_of(self._records, who.link)
-        felt = basis.felt
+        felt = basis.discomfort
         return OwnSheet(
             round=round,
             sent_at=check.round.sent_at,

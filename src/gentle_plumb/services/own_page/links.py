@@ -113,7 +113,7 @@ class LinkService:
             For a language that is not there, and for days outside 1 to 120.
 
         """
-        snapshot = self._records.working(member.practice_id, visit_id)
+        snapshot = self._records.load_snapshot(member.practice_id, visit_id)
         if snapshot.client.id in self._hidden_from(member):
             raise NotFound("There is no such visit.")
         known = [ENGLISH, *self._pages.catalogues(practice.id)]

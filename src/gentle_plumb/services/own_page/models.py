@@ -97,7 +97,7 @@ class OwnView(OwnPart):
     photos_agreed: bool
     photos: list[str]
     rounds: list[OwnRound]
-    given: OwnNumbers | None
+    own_numbers: OwnNumbers | None
     request: OwnRequest | None = None
 
 

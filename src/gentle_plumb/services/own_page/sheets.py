@@ -60,7 +60,7 @@ class Basis:
         return list({request.id: request for request in asked if request.id}.values())
 
     @property
-    def felt(self) -> dict[str, float]:
+    def discomfort(self) -> dict[str, float]:
         """Strength of discomfort at the visit, by region, where there was any."""
         found = {id: self.record[fields.ask.discomfort[id].strength] for id in REGIONS}
         return {id: position for id, position in found.items() if position}
@@ -78,12 +78,12 @@ class Basis:
     def _shown(self) -> Shown:
         paper = self.paper
         if paper is None:
-            return Shown(regions=tuple(self.felt))
+            return Shown(regions=tuple(self.discomfort))
         return Shown(
             settings=tuple(
                 (number.key, number.label) for number in paper.numbers if number.key in STILL
             ),
-            regions=tuple(self.felt),
+            regions=tuple(self.discomfort),
             temporary=tuple(paper.temporary),
             rhythm=paper.day is not None,
             movements=bool(paper.movements),
@@ -92,7 +92,7 @@ class Basis:
 
 def basis_of(records: Records, link: ClientLink) -> Basis:
     """Return what a link's questions rest on."""
-    snapshot = records.working(link.practice_id, link.visit_id)
+    snapshot = records.load_snapshot(link.practice_id, link.visit_id)
     signed = link.kind != "before"
     report = records.last_report(link.practice_id, link.visit_id) if signed else None
     if link.kind == "workplace":
@@ -174,7 +174,7 @@ def verdict_of(check: Check, basis: Basis, client: Client) -> Verdict:
         return triage_requests(
             check.values, [f"request.{request.id}" for request in basis.requests]
         )
-    return triage_check(check.values, Before(felt=basis.felt))
+    return triage_check(check.values, Before(discomfort=basis.discomfort))
 
 
 def urgency_of(question: Question) -> str:

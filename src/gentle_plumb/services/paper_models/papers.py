@@ -99,7 +99,7 @@ class WorkplacePaper(PaperHead):
 class ClientPaper(PaperHead):
     """The client's paper: one page to act on, then the day, the movements, and why.
 
-    ``keep_doing`` is what is done well already. ``limits`` are what is kept to, a line each; versions signed before hold them by condition, in ``cares``.
+    ``keep_doing`` is what is done well already. ``limits`` are what is kept to, a line each; versions signed before hold them by condition, in ``precautions``.
     ``first`` are the three things that matter, ``numbers`` what to come back to, ``stop`` when to stop and whom to
     see; ``set_today`` and ``to_set`` name the settings that are done and open, ``costs`` is what is still to be bought
     comes to.
@@ -108,7 +108,7 @@ class ClientPaper(PaperHead):
     kind: Literal["client"] = "client"
     note: str
     warning: list[PaperFlag]
-    cares: list[PaperPrecaution]
+    precautions: list[PaperPrecaution]
     limits: list[str] = Field(default_factory=list)
     first: list[PaperAction]
     keep_doing: list[str] = Field(default_factory=list)
@@ -118,7 +118,7 @@ class ClientPaper(PaperHead):
     todo: list[PaperAction]
     to_set: str
     costs: str = ""
-    lacks: list[str]
+    shortfalls: list[str]
     stop: list[str]
     day: PaperDay | None
     movements: list[PaperMovement]
@@ -146,9 +146,9 @@ class RecordPaper(PaperHead):
     reason: str
     warning: list[PaperFlag]
     asked: str
-    felt: list[str]
-    cares: list[PaperPrecaution]
-    lacks: list[str]
+    discomfort: list[str]
+    precautions: list[PaperPrecaution]
+    shortfalls: list[str]
     worse: str | None
     actions: list[PaperAction]
     causes: list[PaperCause]
@@ -192,11 +192,11 @@ class LetterPaper(Signature):
     to: str
     urgency: str
     sign: str
-    told: str
+    informed: str
     by: str
     call_back: str
-    felt: list[str]
-    cares: list[PaperPrecaution]
+    discomfort: list[str]
+    precautions: list[PaperPrecaution]
     work: str
     birth_year: str = ""
     reported: list[str] = Field(default_factory=list)

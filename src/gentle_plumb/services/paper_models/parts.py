@@ -58,7 +58,7 @@ class PaperPhoto(PaperPart):
 
 
 class PaperPrecaution(PaperPart):
-    """A precaution: what is kept to, whom to ask, what was lifted by whom; ``cleared`` once all of it is."""
+    """A precaution: what is kept to, whom to ask, which limits were cleared by whom; ``cleared`` once all are."""
 
     id: str
     label: str
@@ -66,7 +66,7 @@ class PaperPrecaution(PaperPart):
     ask: str
     note: str | None
     cleared: str | None
-    lifted: list[str] = []
+    limits_cleared: list[str] = []
 
 
 class PaperFinding(PaperPart):
@@ -252,7 +252,7 @@ class PaperPlace(PaperPart):
     name: str
     use: str
     table: list[PaperRow]
-    lacks: list[str]
+    shortfalls: list[str]
     added: list[PaperAdded]
     actions: list[str]
     desk: list[str]
@@ -294,9 +294,9 @@ class PaperSince(PaperPart):
     on: str
     worse: list[str] = []
     drift: list[str]
-    felt: list[str]
-    gone: list[str]
-    stayed: list[str]
+    discomfort: list[str]
+    resolved: list[str]
+    unchanged: list[str]
     new: list[str]
-    untold: list[str]
+    not_assessed: list[str]
     temporary: list[str]

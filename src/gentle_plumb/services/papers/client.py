@@ -84,7 +84,7 @@ def client_paper(
         scene=workup.analysis.scene(replace(figure, height=FIGURE_PX)),
         note=workup.record[fields.report.note] or "",
         warning=flags_of(workup),
-        cares=[precaution(care) for care in workup.cares if not _binds(care)],
+        precautions=[precaution(care) for care in workup.precautions if not _binds(care)],
         limits=limit_lines(workup),
         first=first,
         keep_doing=good_habits(workup),
@@ -98,7 +98,7 @@ def client_paper(
         ],
         to_set=_names(workup, StateKind.TARGET, shown - told_first),
         costs=costs_of(workup),
-        lacks=hard_limit_words(workup.analysis.chosen_plan().lacks, unit),
+        shortfalls=hard_limit_words(workup.analysis.chosen_plan().hard_limits, unit),
         stop=_stop(),
         day=pace.day(workup),
         movements=movements,
@@ -163,7 +163,7 @@ def _reasons(workup: VisitResults) -> dict[str, str]:
         felt = next(
             (
                 discomfort
-                for discomfort in workup.analysis.facts.felt
+                for discomfort in workup.analysis.facts.discomfort
                 if discomfort.load == finding.region
             ),
             None,
@@ -195,7 +195,7 @@ def limit_lines(workup: VisitResults, those: Sequence[LimitInForce] | None = Non
     ``those`` are the limits that are told; not given: all that are in force.
     """
     said: dict[LimitId, dict[str, None]] = {}
-    for care in workup.cares:
+    for care in workup.precautions:
         for limit in care.limits:
             if limit.binds is not None:
                 said.setdefault(limit.binds, {}).update(

@@ -37,7 +37,7 @@ class _Subject:
     to: str
     urgency: str
     sign: str
-    told: str
+    informed: str
     limits: tuple[LimitInForce, ...]
     by: str = ""
     call_back: str = ""
@@ -47,15 +47,15 @@ def letter_paper(
     practice: Practice, opened: VisitSnapshot, workup: VisitResults, about: str
 ) -> LetterPaper | None:
     """Return the letter for a red flag or a condition that is there, by name; None for any other."""
-    raised = next((sign for sign in workup.signs if sign.id == about), None)
-    care = next((care for care in workup.cares if care.id == about), None)
+    raised = next((sign for sign in workup.red_flags if sign.id == about), None)
+    care = next((care for care in workup.precautions if care.id == about), None)
     if raised is not None:
         subject = _Subject(
             title=say("letter.referral"),
             to=raised.to,
             urgency=URGENCY[raised.urgency],
             sign=raised.label,
-            told=raised.told,
+            informed=raised.informed,
             by=raised.by,
             call_back=spoken_date(raised.call_back) if raised.call_back else "",
             limits=workup.case.person.in_force,
@@ -66,7 +66,7 @@ def letter_paper(
             to=care.ask,
             urgency=say("letter.usual"),
             sign=care.label,
-            told=care.note or "",
+            informed=care.note or "",
             limits=tuple(
                 limit_in_force
                 for limit_in_force in workup.case.person.in_force
@@ -89,11 +89,11 @@ def letter_paper(
         to=subject.to,
         urgency=subject.urgency,
         sign=subject.sign,
-        told=subject.told,
+        informed=subject.informed,
         by=subject.by,
         call_back=subject.call_back,
-        felt=workup.felt,
-        reported=[_reported(discomfort) for discomfort in workup.analysis.facts.felt],
+        discomfort=workup.discomfort,
+        reported=[_reported(discomfort) for discomfort in workup.analysis.facts.discomfort],
         seen=[
             finding.title
             for finding in workup.analysis.findings
@@ -106,7 +106,7 @@ def letter_paper(
         lines=_lines(subject.limits),
         limits=limit_lines(workup, subject.limits),
         answers=[says.label for says in ClinicianSays],
-        cares=[precaution(care) for care in workup.cares],
+        precautions=[precaution(care) for care in workup.precautions],
         work=opened.client.work,
     )
 

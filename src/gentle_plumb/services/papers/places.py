@@ -23,10 +23,10 @@ def place_of(opened: VisitSnapshot, main: VisitResults, id: str, unit: LengthUni
         name=view.name,
         use=view.use_label,
         table=[paper_row(row) for row in shown(there)],
-        lacks=hard_limit_words(there.analysis.chosen_plan().lacks, unit),
+        shortfalls=hard_limit_words(there.analysis.chosen_plan().hard_limits, unit),
         added=plan_of(there, unit).added,
         actions=[
-            action.told or action.text
+            action.status or action.text
             for action in there.actions
             if action.kind in ("set", "add", "secure", "arrange")
         ],
@@ -82,7 +82,7 @@ def place_for_workplace(place: PaperPlace, number: int) -> PaperPlace:
             line.model_copy(update={"note": "", "target": line.target.removeprefix("~")})
             for line in place.table
         ],
-        lacks=[],
+        shortfalls=[],
         added=place.added,
         actions=[],
         desk=place.desk,

@@ -51,9 +51,9 @@ def record_paper(
         reason=record[fields.ask.reason] or "",
         warning=flags_of(workup),
         asked=_asked(workup),
-        felt=workup.felt,
-        cares=[precaution(care) for care in workup.cares],
-        lacks=hard_limit_words(workup.analysis.chosen_plan().lacks, unit),
+        discomfort=workup.discomfort,
+        precautions=[precaution(care) for care in workup.precautions],
+        shortfalls=hard_limit_words(workup.analysis.chosen_plan().hard_limits, unit),
         worse=workup.worse,
         actions=actions_of(workup),
         causes=causes_of(workup),
@@ -86,7 +86,7 @@ def record_paper(
 def _asked(workup: VisitResults) -> str:
     """Return how many red flags were asked about: silence is no answer."""
     unasked = {flag.id for flag in unasked_red_flags(workup.record)}
-    said = {flag.id for flag in workup.signs}
+    said = {flag.id for flag in workup.red_flags}
     denied = [
         red_flag.label.lower()
         for red_flag in RED_FLAGS.values()

@@ -30,7 +30,7 @@ def precaution(care: PrecautionView) -> PaperPrecaution:
         cleared=None
         if held
         else "; ".join(dict.fromkeys(limit.cleared or "" for limit in care.limits)),
-        lifted=lifted if held else [],
+        limits_cleared=lifted if held else [],
     )
 
 

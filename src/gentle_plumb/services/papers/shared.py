@@ -184,14 +184,14 @@ def actions_of(workup: VisitResults) -> list[PaperAction]:
             if action.field
             else "",
             heading=action.heading,
-            text=action.told or action.text,
+            text=action.status or action.text,
             who=action.who,
             when=action.when,
             price=action.price,
             temporary=action.temporary,
             state="done" if action.settled and action.state == "open" else action.state,
-            remark="" if action.told and action.state != "open" else action.remark,
-            told=bool(action.told),
+            remark="" if action.status and action.state != "open" else action.remark,
+            told=bool(action.status),
             posture=action.posture,
             resolves=action.resolves,
         )
@@ -211,7 +211,8 @@ def costs_of(workup: VisitResults) -> str:
     ]
     return (
         cost_text(
-            total_price(bought, workup.analysis.given.money.prices), workup.analysis.given.money
+            total_price(bought, workup.analysis.visit_input.money.prices),
+            workup.analysis.visit_input.money,
         )
         or ""
     )
@@ -308,7 +309,7 @@ def flags_of(workup: VisitResults) -> list[PaperFlag]:
             done=flag.done or "",
             call_back=spoken_date(flag.call_back) if flag.call_back else "",
         )
-        for flag in workup.signs
+        for flag in workup.red_flags
     ]
 
 

@@ -28,7 +28,7 @@ def missing_for_signing(workup: VisitResults) -> list[tuple[str, str]]:
         missing.append((ask.other_flag.id, "any other sign has not been asked about"))
     missing += [
         (sign.waits_for, f"write down the referral for: {sign.label.lower()}")
-        for sign in workup.signs
+        for sign in workup.red_flags
         if sign.done is None
     ]
     if _holds_nothing(workup):
@@ -88,7 +88,7 @@ def checks_for_signing(
         )
     checks += [
         _weigh("Referral", say("sign.call_back", flag=sign.label.lower()), sign.paths[-1])
-        for sign in workup.signs
+        for sign in workup.red_flags
         if sign.done is not None and not sign.call_back
     ]
     checks += [
@@ -123,12 +123,12 @@ def checks_for_signing(
             f"{care.label}: {say('limit.standing', since=care.since)}",
             care.field,
         )
-        for care in workup.cares
+        for care in workup.precautions
         if care.since
     ]
     checks += [
         _weigh("A limit is not met", f"{limit.says} {limit.unmet}", care.field)
-        for care in workup.cares
+        for care in workup.precautions
         for limit in care.limits
         if limit.unmet and limit.cleared is None
     ]
@@ -182,7 +182,7 @@ def summary_of(workup: VisitResults) -> list[str]:
         said.append(f"Estimated, not measured: {', '.join(sorted(estimated))}")
     said += [
         f"Precaution: {care.label.lower()}"
-        for care in workup.cares
+        for care in workup.precautions
         if any(limit.cleared is None for limit in care.limits)
     ]
     return said

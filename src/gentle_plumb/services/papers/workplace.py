@@ -153,7 +153,7 @@ def _requests(workup: VisitResults, unit: LengthUnit) -> tuple[list[Request], in
     record = workup.record
     theirs = {action.id: action for action in workup.actions if action.who == WHO["workplace"]}
     requests = [*_pieces_to_get(workup, unit), *_settings_to_make(workup)]
-    added = {added.id for added in added_by(workup.analysis.kit)}
+    added = {added.id for added in added_by(workup.analysis.additions)}
     out = 0
     for finding in workup.analysis.findings:
         if finding.state != "off" or finding.verdict == "dismissed":

@@ -18,7 +18,7 @@ ROOM_RULES: tuple[Rule, ...] = (
             most=most,
             source="house-light",
             why=f"{name} asks for {least:.0f} to {most:.0f} lux.",
-            do="Add a task lamp.",
+            advice="Add a task lamp.",
             check="What is worked on is seen clearly without leaning towards it.",
             do_over="Fit a blind, or move the desk away from the light.",
             region="eyes",
@@ -36,13 +36,13 @@ ROOM_RULES: tuple[Rule, ...] = (
             title=item.label,
             field=fields.seen.room[item.id].answer,
             note=fields.seen.room[item.id].note,
-            wrong=("wrong",),
+            failing=("wrong",),
             source="house-room",
             why=item.why,
-            do=item.do,
+            advice=item.advice,
             safety=item.safety,
             region="eyes" if item.group == "Light" else "",
-            asked=f"{item.label}: not looked at yet.",
+            unanswered=f"{item.label}: not looked at yet.",
         )
         for item in ROOM.values()
         if item.id != "floor"

@@ -58,7 +58,7 @@ def _room(item: RoomItem) -> RoomFields:
     answer = place.pick(
         "",
         item.label,
-        {"right": item.right, "wrong": item.wrong},
+        {"right": item.right, "wrong": item.failing},
         when=precaution["wheelchair"].there.among(YesNo.YES) if seated else (),
         or_when=chair.kind.among(ChairKind.WHEELCHAIR) if seated else (),
     )
