@@ -37,7 +37,7 @@ SENTENCE = "…"
 NOTHING: tuple[object, ...] = (None, "", (), False)
 LEFT_OUT = {
     # what is told elsewhere on the line, or by words alone
-    *("case", "kit", "apply", "photo", "unit", "label"),
+    *("case", "additions", "apply", "photo", "unit", "label"),
     *("key", "posture", "id", "state"),
 }
 

@@ -7,8 +7,8 @@ from typing import TYPE_CHECKING, Annotated
 
 import typer
 
+from .bootstrap import say, started
 from .config import ROOT, Settings
-from .starting import say, started
 
 if TYPE_CHECKING:
     from pyrage.x25519 import Identity

@@ -12,11 +12,11 @@ import typer
 from rich.console import Console
 
 from . import backup_commands, development_commands
+from .bootstrap import console, ready, say, started
 from .config import ROOT, Settings
 from .core.choices import one_of
 from .core.errors import FieldError
 from .core.units import UNITS, LengthUnit
-from .starting import console, ready, say, started
 
 if TYPE_CHECKING:
     from .documents.case_format import CaseDocument
@@ -165,7 +165,7 @@ def verify(
     ] = None,
 ) -> None:
     """Check the trail of every practice, line by line: a line that was changed or taken out shows."""
-    from .hosting.verifying import heads_of, verify_trail
+    from .hosting.audit_check import check_audit_log, heads_of
 
     try:
         wanted = heads_of(head or [])
@@ -173,7 +173,7 @@ def verify(
         say(f"--head: {error}")
         raise typer.Exit(2) from None
     with ready() as engine:
-        whole = verify_trail(engine, wanted, say)
+        whole = check_audit_log(engine, wanted, say)
     raise typer.Exit(0 if whole else 1)
 
 
@@ -258,7 +258,7 @@ def open_report(
     unit: Annotated[str, typer.Option("--unit", help="mm, cm or in.")] = "mm",
 ) -> None:
     """Read the visit back out of a report: its files, and what they come to."""
-    from .documents.carried import VISIT, files_in
+    from .documents.embedded_files import VISIT, files_in
     from .documents.visit_file import read_visit, visit_lines
 
     try:

@@ -13,8 +13,8 @@ from typing import Annotated
 
 import typer
 
+from .bootstrap import console, say
 from .config import ROOT
-from .starting import console, say
 
 KILL_S = 12
 """About so long one life of the browser lasts, from its start to its kill, s."""

@@ -8,7 +8,7 @@ from sqlalchemy import Engine
 
 from .config import Settings
 from .devices import SmtpMail, SmtpSettings
-from .services.access import EntranceService
+from .services.access import OneTimeLinkService
 from .services.accounts import AccountService
 from .services.own_page import MailService
 from .services.ports import Clock
@@ -43,8 +43,10 @@ def mail_service(engine: Engine, settings: Settings, clock: Clock = now) -> Mail
     return MailService(SqlOwnPages(engine), mail_sender(settings), clock)
 
 
-def entrance_service(engine: Engine, settings: Settings, clock: Clock = now) -> EntranceService:
+def entrance_service(engine: Engine, settings: Settings, clock: Clock = now) -> OneTimeLinkService:
     """What lets people in by one-time links, and hands over the letters with them."""
     accounts = SqlAccounts(engine)
     people = AccountService(accounts, clock)
-    return EntranceService(SqlOneTimeLinks(engine), accounts, people, mail_sender(settings), clock)
+    return OneTimeLinkService(
+        SqlOneTimeLinks(engine), accounts, people, mail_sender(settings), clock
+    )

@@ -22,6 +22,7 @@ from .schemas.account import DemoPerson
 from .services.access import AccessService
 from .services.accounts import AccountService
 from .services.archives import ArchiveService
+from .services.audit_log import AuditLogService
 from .services.bulk import BulkService
 from .services.client_files import client_files
 from .services.drafts import DraftService
@@ -29,34 +30,33 @@ from .services.exchange import ExchangeService
 from .services.follow_ups import FollowUpService
 from .services.histories import HistoryService
 from .services.instruments import InstrumentService
-from .services.keeping import KeepingService
 from .services.measuring import MeasuringService
 from .services.own_page import LanguageService, LinkService, OwnPageService
 from .services.photos import PhotoService
 from .services.policies import PolicyService
 from .services.ports import Clock
 from .services.reports import ReportService
-from .services.running import BackupFile, RunningService
+from .services.retention import RetentionService
 from .services.shelves import ShelfService
+from .services.system_status import BackupFile, SystemStatusService
 from .services.taking import TakingService
 from .services.throttle import Attempts
-from .services.trail import TrailService
 from .services.visit_reuse import VisitReuse
 from .services.visits import VisitService
 from .storage import (
     SqlAccounts,
+    SqlAuditLog,
     SqlBulkJobs,
     SqlClientAccesses,
     SqlDatabase,
     SqlFailedMails,
-    SqlKeeping,
     SqlMeasuring,
     SqlOwnPages,
     SqlPolicies,
     SqlQueue,
     SqlRecords,
+    SqlRetention,
     SqlShelf,
-    SqlTrail,
     SqlTroubles,
     make_engine,
     note_erased,
@@ -100,7 +100,7 @@ CLOCKS_APART = timedelta(minutes=5)
 def make_services(engine: Engine, settings: Settings, clock: Clock = now) -> Services:
     """The services over a database, with the instruments and the mail server that the settings name."""
     records = SqlRecords(engine)
-    accounts, pages, trail = SqlAccounts(engine), SqlOwnPages(engine), SqlTrail(engine)
+    accounts, pages, trail = SqlAccounts(engine), SqlOwnPages(engine), SqlAuditLog(engine)
     access = AccessService(SqlClientAccesses(engine), accounts)
     queue, press = SqlQueue(engine), TypstPdfRenderer()
     measuring = MeasuringService(SqlMeasuring(engine), SqlAccounts(engine), clock)
@@ -132,8 +132,8 @@ def make_services(engine: Engine, settings: Settings, clock: Clock = now) -> Ser
         ),
         entrances=entrance_service(engine, settings, clock),
         access=access,
-        retention=KeepingService(
-            SqlKeeping(engine),
+        retention=RetentionService(
+            SqlRetention(engine),
             accounts,
             trail,
             clock,
@@ -141,7 +141,7 @@ def make_services(engine: Engine, settings: Settings, clock: Clock = now) -> Ser
             partial(note_erased, folder) if folder else None,
             forget=reuse.drop,
         ),
-        system_status=RunningService(
+        system_status=SystemStatusService(
             SqlFailedMails(engine),
             queue,
             SqlTroubles(engine),
@@ -164,7 +164,7 @@ def make_services(engine: Engine, settings: Settings, clock: Clock = now) -> Ser
         taking=TakingService(records, measuring, policies),
         queue=queue,
         metrics_token=settings.metrics_token.get_secret_value(),
-        audit_log=TrailService(trail, clock),
+        audit_log=AuditLogService(trail, clock),
         mailbox=FolderInbox(settings.mail_folder) if settings.mail_folder else None,
         public_url=settings.public_url,
         shelf=ShelfService(SqlShelf(engine)),

@@ -49,8 +49,8 @@ LISTS = (
     ("Today", "/api/visits"),
     ("visits searched", "/api/visits?q=marr"),
     ("my visits", "/api/visits?mine=true"),
-    ("keeping", "/api/keeping"),
-    ("audit", "/api/trail"),
+    ("keeping", "/api/retention"),
+    ("audit", "/api/audit-log"),
     ("checks", "/api/checks"),
     ("restricted", "/api/restricted"),
 )

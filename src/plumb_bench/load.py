@@ -146,7 +146,7 @@ async def _type(address: str, token: dict[str, str], visit: str, job: Job, took:
             if answer.status_code == httpx.codes.OK:
                 said = answer.json()
                 versions[path] = said["entry"]["version"]
-                if said["worked"] is not None:
+                if said["drawn"] is not None:
                     took.shown.append((time.perf_counter() - begun) * 1000)
                 elif job.draws == "page" and BUSY in answer.headers:
                     took.left += 1
@@ -162,7 +162,7 @@ async def _show(http: httpx.AsyncClient, visit: str, begun: float, took: Took) -
     """Ask for the drawing of a change that came without; given up when the next change is due."""
     left = 1 - (time.perf_counter() - begun)
     try:
-        asked = http.get(f"/api/visits/{visit}/worked?{VIEW}")
+        asked = http.get(f"/api/visits/{visit}/results?{VIEW}")
         await asyncio.wait_for(asked, max(0.01, left))
     except TimeoutError:
         took.overtaken += 1

@@ -108,7 +108,7 @@ class CurrentUser:
 
     def worked(self) -> bytes:
         """A visit worked out and drawn, another one each time: nothing is remembered of it."""
-        answer = self.http.get(f"/api/visits/{next(self._all)}/worked?width=790&height=690")
+        answer = self.http.get(f"/api/visits/{next(self._all)}/results?width=790&height=690")
         answer.raise_for_status()
         return bytes(answer.content)
 

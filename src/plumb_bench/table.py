@@ -40,8 +40,8 @@ from plumb_demo.clients import DEMO_CLIENTS
 from plumb_demo.load import body_readings, full_visit
 
 from .day_rows import day_rows
+from .reading_errors import PEOPLE, count_slips, slips_document
 from .rows import ADDED_UP, Rows
-from .slips import PEOPLE, count_slips, slips_document
 from .timing import children_mb, p95, timed
 from .truth_rows import truth_row
 

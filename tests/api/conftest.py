@@ -18,7 +18,7 @@ from gentle_plumb.devices.mail_stand_in import MailStandIn, start_mail_server
 from gentle_plumb.devices.stand_ins import LengthStandIn, address_of, listen
 from gentle_plumb.hosting.worker import make_worker, work
 from gentle_plumb.main import make_services
-from gentle_plumb.services.access import EntranceService
+from gentle_plumb.services.access import OneTimeLinkService
 from gentle_plumb.services.accounts import AccountService
 from gentle_plumb.services.own_page import MailService
 from gentle_plumb.storage import SqlAccounts, SqlOneTimeLinks, SqlOwnPages
@@ -172,7 +172,7 @@ class Page:
         )
 
     def worked(self, visit, **query) -> dict:
-        return self.http.get(f"/api/visits/{visit}/worked", params=query).json()
+        return self.http.get(f"/api/visits/{visit}/results", params=query).json()
 
 
 @pytest.fixture
@@ -209,7 +209,7 @@ def deliver(engine, database_url, mail_out, clock):
 
     def run(*, give_back=False):
         accounts = SqlAccounts(engine)
-        entrances = EntranceService(
+        entrances = OneTimeLinkService(
             SqlOneTimeLinks(engine), accounts, AccountService(accounts, clock), mail_out, clock
         )
         mail = MailService(SqlOwnPages(engine), mail_out, clock)

@@ -1,7 +1,7 @@
 """A server whose clock is set back or ahead keeps what it is given, in its order."""
 
-from gentle_plumb.services.trail import broken_at
-from gentle_plumb.storage import SqlTrail
+from gentle_plumb.services.audit_log import broken_at
+from gentle_plumb.storage import SqlAuditLog
 
 
 def test_a_clock_that_jumps_loses_nothing_and_locks_nobody_out_for_good(
@@ -16,7 +16,7 @@ def test_a_clock_that_jumps_loses_nothing_and_locks_nobody_out_for_good(
         assert answer.json()["entry"]["version"] == number + 1
     held = owner.http.get(f"/api/visits/{visit}").json()["entries"]["look.found.seat"]
     assert held["typed"] == "44 cm"
-    lines = list(SqlTrail(engine).whole(office.practice.id))
+    lines = list(SqlAuditLog(engine).whole(office.practice.id))
     assert [line.number for line in lines] == list(range(1, len(lines) + 1))
     assert broken_at(lines)[1] is None
     clock.pass_by(days=30)  # far ahead: the session is over, and a new one is opened

@@ -33,7 +33,7 @@ def again(owner, office, client, first, clock):
 
 
 def cares(owner, visit):
-    return {one["id"]: one for one in owner.worked(visit)["cares"]}
+    return {one["id"]: one for one in owner.worked(visit)["precautions"]}
 
 
 def test_conditions_stand_until_they_are_answered_or_cleared_from_a_day(owner, again):
@@ -61,7 +61,7 @@ def test_conditions_stand_until_they_are_answered_or_cleared_from_a_day(owner, a
 def test_what_got_worse_is_told_first(owner, again):
     owner.type(again, "ask.consent.notes", "yes")
     owner.type(again, "ask.discomfort.nape", "9")
-    since = owner.http.get(f"/api/visits/{again}/since").json()
+    since = owner.http.get(f"/api/visits/{again}/changes-since").json()
     assert since["worse"] == ["Nape of the neck: 6 of 10 then, 9 of 10 now"] or since["worse"]
     line = next(one for one in owner.http.get("/api/visits").json() if one["id"] == again)
     assert any("6 to 9 of 10" in one for one in line["worse"])

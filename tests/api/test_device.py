@@ -9,12 +9,12 @@ from api.conftest import fill
 from gentle_plumb.on_device import DeviceSession
 
 READS = (
-    ("worked", {"body": True, "plans": True, "draw": True}),
-    ("worked", {"mode": "standing", "show": "left", "unit": "in", "layer": "measuring"}),
-    ("given", {"place": "main"}),
+    ("results", {"body": True, "plans": True, "draw": True}),
+    ("results", {"mode": "standing", "show": "left", "unit": "in", "layer": "measuring"}),
+    ("input", {"place": "main"}),
     ("day", {"week": 1, "width": 700}),
     ("movements", {}),
-    ("since", {"unit": "cm"}),
+    ("changes-since", {"unit": "cm"}),
     ("report", {"unit": "cm"}),
 )
 

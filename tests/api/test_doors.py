@@ -61,7 +61,7 @@ def test_who_is_invited_chooses_a_password_by_a_link_that_opens_once(
     assert (answer.json()["name"], answer.json()["role"]) == ("Wim Aldous", "practitioner")
     assert owner.http.get("/api/invitations").json() == []
     assert owner.http.post("/api/invitations", json=body).status_code == 409
-    said = [line["what"] for line in owner.http.get("/api/trail").json()]
+    said = [line["what"] for line in owner.http.get("/api/audit-log").json()]
     assert "password chosen by a one-time link" in said
 
 
@@ -141,11 +141,11 @@ def test_a_letter_in_hand_when_its_worker_died_is_sent_after_all(
 def test_a_mail_that_nobody_takes_is_seen_by_the_owner_and_let_go(owner, colleague, deliver):
     owner.http.post("/api/invitations", json=invitation(email="nobody@saltmere.example"))
     deliver()
-    assert colleague.http.get("/api/running").status_code == 403
-    [failed] = owner.http.get("/api/running").json()["failed"]
+    assert colleague.http.get("/api/system-status").status_code == 403
+    [failed] = owner.http.get("/api/system-status").json()["failed"]
     assert (failed["to"], failed["what"]) == ("nobody@saltmere.example", "invitation")
     assert "Nobody has this address" in failed["trouble"]
-    path = f"/api/running/failed/{failed['id']}"
+    path = f"/api/system-status/failed/{failed['id']}"
     assert [owner.http.delete(path).status_code for _ in range(2)] == [204, 404]
 
 
@@ -158,13 +158,13 @@ def test_an_assistant_keeps_names_and_the_shelf_and_sees_no_health_data(app, off
     assert page.http.put(f"/api/clients/{client['id']}", json=fixed).json()["work"] == "Archive"
     refused = [
         page.http.get(f"/api/visits/{visit}"),
-        page.http.get(f"/api/visits/{visit}/worked"),
+        page.http.get(f"/api/visits/{visit}/results"),
         page.http.get(f"/api/clients/{client['id']}/archive.zip"),
         page.http.get("/api/exchange", params={"format": "json"}),
         page.add("visits", client_id=client["id"]),
         page.type(visit, "look.found.seat", "46"),
         page.http.delete(f"/api/clients/{client['id']}"),
-        page.http.get("/api/keeping"),
+        page.http.get("/api/retention"),
         owner.http.put(f"/api/members/{office.assistant.id}/health", json={"sees_health": True}),
     ]
     assert [one.status_code for one in refused] == [403] * len(refused)

@@ -187,11 +187,12 @@ def test_a_session_ends_by_time_and_by_signing_out(owner, office, clock):
 
 def test_a_reader_changes_nothing_and_sees_no_health_data_unless_granted(owner, reader, office):
     visit = owner.new_visit()
-    ways = ["", "/worked", "/given", "/report", "/report.pdf", "/card.pdf"]
+    ways = ["", "/results", "/input", "/report", "/report.pdf", "/card.pdf"]
     ways += ["/day", "/day.ics", "/movements"]
     seen = [reader.http.get(f"/api/visits/{visit}{way}").status_code for way in ways]
     assert seen == [403] * len(ways)
-    assert reader.http.post(f"/api/visits/{visit}/try", json={"tries": {}}).status_code == 403
+    tried = reader.http.post(f"/api/visits/{visit}/what-if", json={"overrides": {}})
+    assert tried.status_code == 403
     grant = f"/api/members/{office.reader.id}/health"
     assert reader.http.put(grant, json={"sees_health": True}).status_code == 403
     assert owner.http.put(grant, json={"sees_health": True}).json()["sees_health"] is True
@@ -279,7 +280,7 @@ def test_only_an_owner_lets_people_in_and_they_can_sign_in(owner, app, office):
 
 
 @pytest.mark.parametrize(
-    "way", ["", "/worked", "/report", "/report.pdf", "/card.pdf", "/day", "/day.ics", "/movements"]
+    "way", ["", "/results", "/report", "/report.pdf", "/card.pdf", "/day", "/day.ics", "/movements"]
 )
 def test_visits_of_another_practice_are_not_there(owner, app, engine, clock, way):
     visit = owner.new_visit()

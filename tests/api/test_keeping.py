@@ -23,7 +23,7 @@ PERIODS = {"keep_signed_years": 10, "keep_unsigned_years": 2, "keep_photographs_
 
 
 def put_periods(page, **periods):
-    return page.http.put("/api/keeping", json={**PERIODS, **periods})
+    return page.http.put("/api/retention", json={**PERIODS, **periods})
 
 
 @pytest.fixture
@@ -52,8 +52,8 @@ def client_of(page, visit):
 
 
 def test_nothing_is_due_without_a_period_and_what_is_over_is_listed(owner, colleague, visit, clock):
-    assert owner.http.get("/api/keeping").json()["due"] == []
-    assert colleague.http.get("/api/keeping").status_code == 403
+    assert owner.http.get("/api/retention").json()["due"] == []
+    assert colleague.http.get("/api/retention").status_code == 403
     assert put_periods(colleague).status_code == 403
     for wrong in (0, 101):
         assert put_periods(owner, keep_signed_years=wrong).json()["field"] == "keep_signed_years"
@@ -61,11 +61,11 @@ def test_nothing_is_due_without_a_period_and_what_is_over_is_listed(owner, colle
     clock.pass_by(days=184)
     owner.http.post("/api/session", json={})
     owner.sign_in(owner.member)
-    [due] = owner.http.get("/api/keeping").json()["due"]
+    [due] = owner.http.get("/api/retention").json()["due"]
     assert (due["what"], due["photographs"], due["signed"]) == ("photographs", 1, 0)
     clock.pass_by(days=2 * 366)
     owner.sign_in(owner.member)
-    [due] = owner.http.get("/api/keeping").json()["due"]
+    [due] = owner.http.get("/api/retention").json()["due"]
     assert due["what"] == "client"
     assert (
         put_periods(owner, keep_unsigned_years=None, keep_photographs_months=None).json()["due"]
@@ -80,7 +80,7 @@ def test_the_last_thing_that_came_begins_the_period_anew(owner, visit, clock):
     owner.type(visit, "ask.reason", "The neck again.", version=1)
     clock.pass_by(days=30)
     owner.sign_in(owner.member)
-    assert owner.http.get("/api/keeping").json()["due"] == []
+    assert owner.http.get("/api/retention").json()["due"] == []
 
 
 def test_a_client_is_erased_with_a_proof_that_names_nobody(owner, visit, clock):
@@ -90,15 +90,15 @@ def test_a_client_is_erased_with_a_proof_that_names_nobody(owner, visit, clock):
     assert (gone["client"], gone["left_over"], gone["reason"]) == ("Odile Marrick", 0, "asked")
     assert {"1 visit", "1 signed report", "3 papers", "1 photograph"} <= set(gone["counts"])
     assert owner.http.get(f"/api/visits/{visit}").status_code == 404
-    [kept] = owner.http.get("/api/keeping").json()["erased"]
+    [kept] = owner.http.get("/api/retention").json()["erased"]
     assert kept == {**gone, "client": ""}
     proof = owner.http.post(f"/api/erasures/{gone['id']}/proof.pdf", json={"client": "Odile"})
     said = PdfReader(io.BytesIO(proof.content)).pages[0].extract_text()
-    [line] = [one for one in owner.http.get("/api/trail").json() if one["act"] == "erase"]
+    [line] = [one for one in owner.http.get("/api/audit-log").json() if one["act"] == "erase"]
     assert line["client"] == "erased client"
     for words in ("Proof of erasure", "Odile", f"Line {line['number']},", "nothing was found"):
         assert words in said
-    assert "Marrick" not in owner.http.get("/api/trail.csv").text
+    assert "Marrick" not in owner.http.get("/api/audit-log.csv").text
 
 
 def test_photographs_go_alone_and_signed_papers_stay(owner, visit):
@@ -116,7 +116,7 @@ def test_readers_and_colleagues_erase_no_more_than_they_may(owner, reader, colle
     assert reader.http.delete(f"/api/clients/{client}").status_code == 403
     refused = colleague.http.delete(f"/api/clients/{client}")
     assert (refused.status_code, refused.json()["type"]) == (409, "holds-something")
-    assert owner.http.get("/api/keeping").json()["erased"] == []
+    assert owner.http.get("/api/retention").json()["erased"] == []
 
 
 def test_an_erased_client_is_on_the_list_beside_the_backups(engine, owner, visit, tmp_path, clock):

@@ -109,7 +109,7 @@ def test_a_file_goes_out_is_looked_at_and_comes_in(owner, visit, format):
         owner.type(visit, f"measure.stature.{which}", "166.2")
     out = owner.http.get("/api/exchange", params={"format": format})
     assert "attachment" in out.headers["Content-Disposition"]
-    look = owner.http.post("/api/exchange/look", content=out.content).json()
+    look = owner.http.post("/api/exchange/preview", content=out.content).json()
     assert (look["troubles"], look["understood"][0]["new"]) == ([], 0)
     put = owner.http.post("/api/exchange", content=out.content)
     assert put.status_code == 201
@@ -135,14 +135,14 @@ def test_a_broken_file_is_refused_with_every_line(owner, visit):
         or "outside" in refused.json()["lines"][0]["reason"]
     )
     assert len(owner.http.get("/api/clients").json()) == 1
-    assert owner.http.post("/api/exchange/look", content=b"\x00").json()["troubles"]
+    assert owner.http.post("/api/exchange/preview", content=b"\x00").json()["troubles"]
 
 
 def test_the_drill_needs_nobodys_record(owner):
     posed = owner.http.get("/api/drill/7").json()
-    said = owner.http.get("/api/drill/7/verdict", params={"given": "keep"}).json()
+    said = owner.http.get("/api/drill/7/verdict", params={"choice": "keep"}).json()
     assert said["answer"] in ("keep", "repeat", "question")
-    right = owner.http.get("/api/drill/7/verdict", params={"given": said["answer"]}).json()
+    right = owner.http.get("/api/drill/7/verdict", params={"choice": said["answer"]}).json()
     assert right["points"] == 1
     assert posed["label"]
     assert owner.http.get("/api/drill/7").json() == posed
@@ -178,7 +178,7 @@ def test_readers_look_and_strangers_do_not(owner, visit, guest, app, office, eng
     reader.sign_in(office.reader)
     for call in (
         reader.http.get("/api/exchange", params={"format": "json"}),
-        reader.http.post("/api/exchange/look", content=b"{}"),
+        reader.http.post("/api/exchange/preview", content=b"{}"),
         reader.http.post("/api/exchange", content=b"{}"),
         reader.add("measuring/lists", name="x", dimensions=["stature"]),
         reader.http.put("/api/instruments/tape", json={"unit": "in"}),

@@ -58,14 +58,14 @@ def whole(owner):
 def test_any_one_value_may_be_missing_from_work_out_and_every_paper(whole):
     assert len(whole.entries) > 60
     for path in sorted(whole.entries):
-        whole.without([path], "worked", "report")
+        whole.without([path], "results", "report")
 
 
 def test_any_dimension_and_any_two_may_be_missing_and_it_is_said_which(whole):
     assert len(whole.names) > 12
     for pair in combinations(whole.names, 2):
-        whole.without(whole.of(*pair), "worked")
+        whole.without(whole.of(*pair), "results")
     for name in ("popliteal_height", "elbow_height_sitting", "eye_height_sitting"):
-        (worked,) = whole.without(whole.of(name), "worked")
+        (worked,) = whole.without(whole.of(name), "results")
         waiting = [row for row in worked["rows"] if row["target"] is None]
         assert [row["key"] for row in waiting if not row["reason"]] == [], name

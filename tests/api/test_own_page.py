@@ -250,9 +250,9 @@ def test_after_the_visit_the_page_holds_numbers_and_no_cause(owner, office, app,
     phone.open(after)
     page = phone.http.get("/api/own/page").json()
     assert [one["due_on"] > page["today"] for one in page["rounds"]] == [True] * 3
-    assert {"seat", "surface"} <= {one["key"] for one in page["given"]["numbers"]}
-    assert [bool(one["marks"]) for one in page["given"]["drawings"]] == [True, True]
-    assert set(page["given"]) == {
+    assert {"seat", "surface"} <= {one["key"] for one in page["own_numbers"]["numbers"]}
+    assert [bool(one["marks"]) for one in page["own_numbers"]["drawings"]] == [True, True]
+    assert set(page["own_numbers"]) == {
         *("visited", "numbers", "drawings", "temporary", "day", "movements", "movement_rules"),
         *("stop", "cautions"),
     }

@@ -86,7 +86,7 @@ def test_the_workplace_ticks_what_is_done_on_a_page_of_its_own(app, owner, visit
     phone = Client(app)
     assert phone.open(made).status_code == 204
     page = phone.http.get("/api/own/page").json()
-    assert (page["kind"], page["given"], page["photos"]) == ("workplace", None, [])
+    assert (page["kind"], page["own_numbers"], page["photos"]) == ("workplace", None, [])
     shown = [one["id"] for one in page["request"]["asked"]]
     assert "set-seated-screen_top" in shown
     del page["messages"]  # the catalogue of the page, the same for everybody

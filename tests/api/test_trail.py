@@ -10,19 +10,19 @@ from sqlalchemy import text
 from sqlalchemy.exc import ProgrammingError
 
 from api.conftest import Page
-from gentle_plumb.hosting.verifying import heads_of, verify_trail
-from gentle_plumb.services.trail import TrailService, broken_at
-from gentle_plumb.storage import SqlTrail
+from gentle_plumb.hosting.audit_check import check_audit_log, heads_of
+from gentle_plumb.services.audit_log import AuditLogService, broken_at
+from gentle_plumb.storage import SqlAuditLog
 
 
 def lines(owner, **query):
-    return owner.http.get("/api/trail", params=query).json()
+    return owner.http.get("/api/audit-log", params=query).json()
 
 
 def test_a_visit_leaves_its_trace_in_order_without_what_it_holds(owner, clock):
     visit = owner.new_visit("Odile Marrick")
     owner.http.get(f"/api/visits/{visit}")
-    owner.http.get(f"/api/visits/{visit}/worked")
+    owner.http.get(f"/api/visits/{visit}/results")
     for at, typed in enumerate(("46", "47", "48")):
         owner.type(visit, "look.found.seat", typed, version=at)
     owner.http.get(f"/api/visits/{visit}/report.pdf")
@@ -73,14 +73,14 @@ def test_only_an_owner_of_the_practice_reads_it(owner, app, office, stranger, re
     other = Page(app)
     other.sign_in(office.practitioner)
     for page in (other, reader):
-        assert page.http.get("/api/trail").status_code == 403
-        assert page.http.get("/api/trail.csv").status_code == 403
+        assert page.http.get("/api/audit-log").status_code == 403
+        assert page.http.get("/api/audit-log.csv").status_code == 403
     assert {line["who"] for line in lines(stranger)} == {"Owner"}
     assert len(lines(stranger)) == 1
-    sheet = owner.http.get("/api/trail.csv").text.splitlines()
+    sheet = owner.http.get("/api/audit-log.csv").text.splitlines()
     assert sheet[0].startswith("number,at,who,act")
     assert len(sheet) == 1 + len(lines(owner)) - 1  # the export itself came after
-    today = owner.http.get("/api/trail", params={"until": "2001-01-01"}).json()
+    today = owner.http.get("/api/audit-log", params={"until": "2001-01-01"}).json()
     assert today == []
     assert lines(owner, before=2)[0]["number"] == 1
 
@@ -91,7 +91,7 @@ def test_lines_are_added_only_and_one_that_is_changed_or_gone_shows(
     for name in ("A", "B", "C"):
         owner.new_visit(name)
     practice = office.practice.id
-    whole = list(SqlTrail(engine).whole(practice))
+    whole = list(SqlAuditLog(engine).whole(practice))
     assert broken_at(whole)[:2] == (7, None)
     for statement in ("update trail set who = 'X'", "delete from trail", "truncate trail"):
         with pytest.raises(ProgrammingError, match="added to only"), engine.begin() as connection:
@@ -103,21 +103,21 @@ def test_lines_are_added_only_and_one_that_is_changed_or_gone_shows(
         db.execute("alter table trail disable trigger trail_is_added_to_only")
         db.execute("update trail set who = 'X' where practice_id = %s and number = 2", [practice])
         db.execute("alter table trail enable trigger trail_is_added_to_only")
-    found = {id: broken for id, _, broken, _ in TrailService(SqlTrail(engine), clock).check()}
+    found = {id: broken for id, _, broken, _ in AuditLogService(SqlAuditLog(engine), clock).check()}
     assert found[practice] == 2
     said = []
-    assert not verify_trail(engine, {}, said.append)
+    assert not check_audit_log(engine, {}, said.append)
     assert f"Saltmere ({practice}): 1 lines hold; line 2 was changed or is gone." in said
 
 
 def test_a_cut_at_the_end_shows_by_a_line_that_was_noted_down(owner, engine, office):
     owner.new_visit()
-    [*_, last] = SqlTrail(engine).whole(office.practice.id)
+    [*_, last] = SqlAuditLog(engine).whole(office.practice.id)
     cut = {last.digest.hex()[:12]: last.number + 1}
     told = []
-    verify_trail(engine, heads_of([f"{last.number}:{last.digest.hex()}"]), told.append)
+    check_audit_log(engine, heads_of([f"{last.number}:{last.digest.hex()}"]), told.append)
     assert not [line for line in told if "cut off" in line]
-    assert not verify_trail(engine, cut, told.append)
+    assert not check_audit_log(engine, cut, told.append)
     assert "the end was cut off" in told[-1]
     for wrong in ("x", "3", "3:ab"):
         with pytest.raises(ValueError, match="NUMBER:DIGEST"):
@@ -126,7 +126,7 @@ def test_a_cut_at_the_end_shows_by_a_line_that_was_noted_down(owner, engine, off
 
 def test_each_answer_and_each_line_bear_the_same_name_of_the_request(owner, engine, office):
     answer = owner.add("clients", name="Odile")
-    [*_, last] = SqlTrail(engine).whole(office.practice.id)
+    [*_, last] = SqlAuditLog(engine).whole(office.practice.id)
     assert answer.headers["x-request-id"] == last.request_id
 
 
@@ -174,7 +174,7 @@ def test_what_can_not_be_noted_is_not_done(owner, monkeypatch):
         raise RuntimeError
 
     before = owner.http.get("/api/clients").json()
-    monkeypatch.setattr(SqlTrail, "_add", staticmethod(broken))
+    monkeypatch.setattr(SqlAuditLog, "_add", staticmethod(broken))
     assert owner.add("clients", name="Odile Marrick").status_code == 500
     assert owner.http.post("/api/exchange", json={"x": 1}).status_code == 422
     monkeypatch.undo()

@@ -76,14 +76,14 @@ def test_where_many_draw_a_change_comes_without_its_drawing_and_says_so(owner, m
         return owner.http.put(f"/api/visits/{visit}/changes/{uuid4()}?draw=true", json=body)
 
     alone = change("46", 0)
-    assert alone.json()["worked"]["revision"] == alone.json()["revision"]
+    assert alone.json()["drawn"]["revision"] == alone.json()["revision"]
     assert render_queue.BUSY not in alone.headers
     for number in range(render_queue.FEW):
         owner.worked(owner.new_visit(f"Wren {number}"))
     left = REGISTRY.get_sample_value("plumb_drawings_left_total")
     busy = change("47", 1)
     assert REGISTRY.get_sample_value("plumb_drawings_left_total") == left + 1
-    assert busy.json()["worked"] is None
+    assert busy.json()["drawn"] is None
     assert busy.headers[render_queue.BUSY] == str(busy.json()["revision"])
     assert owner.worked(visit)["revision"] == busy.json()["revision"]
 

@@ -98,11 +98,11 @@ def test_a_further_place_is_worked_out_by_itself_and_stands_in_the_one_report(ow
     assert (there["seated_possible"], there["standing_possible"]) == (False, True)
     assert "standing.surface" in rows(there)
     assert not [row for row in there["rows"] if row["posture"] == "seated"]
-    assert owner.http.get(f"/api/visits/{visit}/worked", params={"place": "9"}).status_code == 422
-    given = owner.http.get(f"/api/visits/{visit}/given", params={"place": "2"}).json()
+    assert owner.http.get(f"/api/visits/{visit}/results", params={"place": "9"}).status_code == 422
+    given = owner.http.get(f"/api/visits/{visit}/input", params={"place": "2"}).json()
     assert given["values"]["look.desk.kind"] == "counter"
-    body = {"tries": {"work.standing.surface": "95"}, "place": "2"}
-    tried = owner.http.post(f"/api/visits/{visit}/try", json=body).json()
+    body = {"overrides": {"work.standing.surface": "95"}, "place": "2"}
+    tried = owner.http.post(f"/api/visits/{visit}/what-if", json=body).json()
     moved = next(row for row in tried["rows"] if row["key"] == "surface")
     assert moved["posture"] == "standing"
     paper = owner.http.get(f"/api/visits/{visit}/report").json()["content"]
@@ -134,28 +134,30 @@ def test_trying_keeps_nothing_and_says_what_moved(owner, stranger):
     fill(owner, visit, "Odile")
     before = owner.worked(visit)
     body = {
-        "tries": {
+        "overrides": {
             "work.seated.seat": "48",
             "work.policy.elbow": "square",
             "work.seated.distance": "far away",
         },
         "plans": True,
     }
-    tried = owner.http.post(f"/api/visits/{visit}/try", json=body).json()
+    tried = owner.http.post(f"/api/visits/{visit}/what-if", json=body).json()
     moved = {one["id"]: one for one in tried["setting_changes"] if one["posture"] == "seated"}
     assert (moved["seat"]["after"], moved["seat"]["unit"]) == ("48.0", "cm")
     assert [one["field"] for one in tried["troubles"]] == ["work.seated.distance"]
     assert "far away" in tried["troubles"][0]["detail"]
     assert len(tried["plans"]) == 3
     assert owner.worked(visit)["rows"] == before["rows"]
-    assert stranger.http.post(f"/api/visits/{visit}/try", json=body).status_code == 404
-    assert stranger.http.get(f"/api/visits/{visit}/given").status_code == 404
+    assert stranger.http.post(f"/api/visits/{visit}/what-if", json=body).status_code == 404
+    assert stranger.http.get(f"/api/visits/{visit}/input").status_code == 404
 
 
 def test_back_to_found_and_one_laid_over_the_other(owner):
     visit = owner.new_visit()
     fill(owner, visit, "Odile")
-    found = owner.http.post(f"/api/visits/{visit}/try", json={"tries": {}, "found": True}).json()
+    found = owner.http.post(
+        f"/api/visits/{visit}/what-if", json={"overrides": {}, "found": True}
+    ).json()
     for row in found["rows"]:
         if (
             row["posture"] == "seated"
@@ -164,11 +166,11 @@ def test_back_to_found_and_one_laid_over_the_other(owner):
         ):
             assert row["setting"] == row["found"]
     compared = {
-        "tries": {"work.policy.screen_height": "middle_third"},
+        "overrides": {"work.policy.screen_height": "middle_third"},
         "against": {"work.policy.screen_height": "gaze_drop"},
         "behind": True,
     }
-    laid = owner.http.post(f"/api/visits/{visit}/try", json=compared).json()
+    laid = owner.http.post(f"/api/visits/{visit}/what-if", json=compared).json()
     top = next(one for one in laid["setting_changes"] if one["id"] == "screen_top")
     assert top["by"].startswith("up ")
     assert any(one["id"] == "joint.neck" and one["unit"] == "°" for one in laid["setting_changes"])
@@ -213,9 +215,9 @@ def test_what_the_page_begins_with_comes_to_the_same_as_the_server(owner):
 
     visit = owner.new_visit()
     fill(owner, visit, "Odile")
-    given = owner.http.get(f"/api/visits/{visit}/given").json()
+    given = owner.http.get(f"/api/visits/{visit}/input").json()
     body = {
-        "tries": {"work.seated.surface": "70"},
+        "overrides": {"work.seated.surface": "70"},
         "unit": "cm",
         "against": None,
         "behind": False,
@@ -224,4 +226,4 @@ def test_what_the_page_begins_with_comes_to_the_same_as_the_server(owner):
         "scene": {"width": 860, "height": 700, "mode": "both", "show": "target", "unit": "cm"},
     }
     mine = json.loads(JsonWhatIfSession(json.dumps(given)).try_out(json.dumps(body)))
-    assert mine == owner.http.post(f"/api/visits/{visit}/try", json=body).json()
+    assert mine == owner.http.post(f"/api/visits/{visit}/what-if", json=body).json()

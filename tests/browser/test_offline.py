@@ -168,7 +168,7 @@ def test_while_the_server_is_busy_the_device_draws_by_itself(tablet, program):
     tablet.context.route("**/changes/**", busy)
 
     def note(request):
-        if "/worked?" in request.url:
+        if "/results?" in request.url:
             asked.append(request.url)
 
     page.on("request", note)

@@ -80,12 +80,12 @@ def test_what_is_still_being_fetched_is_sound_and_tells_no_counts(desk: Page, pr
         ("rules", "**/api/policies"),
         ("clients", "**/api/clients*"),
         (f"visits/{visit}/look", f"**/api/visits/{visit}"),
-        (f"visits/{visit}/look", f"**/api/visits/{visit}/worked*"),
+        (f"visits/{visit}/look", f"**/api/visits/{visit}/results*"),
     ):
         hold_back(desk, asked)
         desk.goto(f"{program.address}/{path}")
         expect(desk.get_by_role("heading", level=1)).to_have_count(1)
-        if "worked" in asked:
+        if "results" in asked:
             expect(desk.get_by_role("button", name="4 Work out", exact=True)).to_be_visible()
         sound(desk, path, asked)
         desk.unroute(asked)

@@ -185,7 +185,7 @@ def generated(draw: Random) -> tuple[str, str]:
     )
     tries = {"work.seated.seat": f"{draw.uniform(40, 55):.1f}", "work.number.recline": "12"}
     request = {
-        "tries": draw.choice([{}, tries]),
+        "overrides": draw.choice([{}, tries]),
         "unit": draw.choice(["cm", "mm", "in"]),
         "against": None,
         "behind": False,

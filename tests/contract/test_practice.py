@@ -12,7 +12,7 @@ from contract.givens import change
 from fakes import FakeAccounts, FakePolicies
 from gentle_plumb.services.errors import AlreadyThere, NotFound, Stale
 from gentle_plumb.services.models import Session, ShelfItem, StoredRuleSet
-from gentle_plumb.services.throttle import Counted
+from gentle_plumb.services.throttle import RateLimitKey
 from gentle_plumb.storage import SqlAccounts, SqlPolicies
 
 
@@ -115,20 +115,20 @@ def test_who_left_is_out_and_their_address_is_free(ports, started, clock):
 
 def test_tries_are_counted_together_or_not_at_all(ports, clock):
     accounts, now = ports[0], clock()
-    few, many = (Counted(key=uuid4().bytes, free=free) for free in (2, 20))
-    waits = [accounts.count_try([few, many], now).total_seconds() for _ in range(3)]
+    few, many = (RateLimitKey(key=uuid4().bytes, free=free) for free in (2, 20))
+    waits = [accounts.record_attempt([few, many], now).total_seconds() for _ in range(3)]
     assert waits == [0, 0, 30]
-    assert accounts.count_try([many], now).total_seconds() == 0
-    accounts.take_back_try([few, many])
-    assert accounts.count_try([few], now).total_seconds() == 0
+    assert accounts.record_attempt([many], now).total_seconds() == 0
+    accounts.clear_attempts([few, many])
+    assert accounts.record_attempt([few], now).total_seconds() == 0
 
 
 def test_guesses_sent_at_once_are_counted_one_by_one(engine, clock):
-    accounts, counted = SqlAccounts(engine), Counted(key=uuid4().bytes, free=5)
-    other = Counted(key=uuid4().bytes, free=50)
+    accounts, counted = SqlAccounts(engine), RateLimitKey(key=uuid4().bytes, free=5)
+    other = RateLimitKey(key=uuid4().bytes, free=50)
     with ThreadPoolExecutor(8) as pool:
         tries = pool.map(
-            lambda pair: accounts.count_try(pair, clock()),
+            lambda pair: accounts.record_attempt(pair, clock()),
             [(counted, other), (other, counted)] * 20,
         )
         assert sum(not wait for wait in tries) == 5

@@ -81,13 +81,13 @@ class FakeAccounts:
         self.gone.add(member_id)
         self.drop_sessions(member_id)
 
-    def count_try(self, counted, now):
+    def record_attempt(self, counted, now):
         wait = max(wait_for(one, self.tries.get(one.key), now) for one in counted)
         if wait == timedelta(0):
             self.tries |= {one.key: after_try(self.tries.get(one.key), now) for one in counted}
         return wait
 
-    def take_back_try(self, counted):
+    def clear_attempts(self, counted):
         for one in counted:
             tries = self.tries.pop(one.key)
             if one.free > 10:

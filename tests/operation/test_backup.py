@@ -21,7 +21,7 @@ from gentle_plumb.hosting.backups import (
 from gentle_plumb.hosting.postgres import Addresses, Cluster
 from gentle_plumb.hosting.run import opened, prepare
 from gentle_plumb.main import make_services
-from gentle_plumb.services.trail import Deed, TrailTarget
+from gentle_plumb.services.audit_log import AuditEntry, AuditTarget
 from gentle_plumb.storage import SqlAccounts, note_left
 from gentle_plumb.storage.tables import METADATA
 
@@ -42,13 +42,13 @@ def demo(cluster):
     prepare(cluster.addresses, demo=True, say=lambda _: None)
     with opened(cluster.addresses.serves) as engine:
         who = SqlAccounts(engine).member_by_email("ines@saltmere.example")
-        deed = Deed(
+        deed = AuditEntry(
             practice_id=who.practice_id,
             member_id=who.id,
             who=who.name,
             act="read",
             what="list of visits",
-            target=TrailTarget(),
+            target=AuditTarget(),
             request_id="",
         )
         make_services(engine, Settings(demo=False)).audit_log.note(deed)

@@ -6,7 +6,7 @@ from hypothesis import strategies as st
 
 from gentle_plumb.core.assessment import strain_minutes
 from gentle_plumb.core.findings import Facts, findings, strain_by_region
-from gentle_plumb.core.findings.rule import Answer
+from gentle_plumb.core.findings.rule import ChoiceRule
 from gentle_plumb.core.findings.rules import RULES
 from gentle_plumb.core.findings.rules.habits import HABIT_RULES
 from gentle_plumb.core.fit import fit
@@ -36,7 +36,7 @@ def test_each_rule_asks_for_answers_that_exist_and_has_a_source_that_is_explaine
     for rule in rules:
         assert rule.source in SOURCES, rule.id
         assert rule.advice, rule.id
-        if isinstance(rule, Answer):
+        if isinstance(rule, ChoiceRule):
             assert {*rule.failing} <= {*rule.field.members}, rule.id
 
 

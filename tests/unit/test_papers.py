@@ -15,7 +15,7 @@ from generated_visits import visit_values
 from gentle_plumb.core.plans import Prices
 from gentle_plumb.core.record import FAMILIES, FIELDS
 from gentle_plumb.documents import PaperFiles, TypstPdfRenderer
-from gentle_plumb.documents.carried import files_in
+from gentle_plumb.documents.embedded_files import files_in
 from gentle_plumb.documents.exchange import exchange_format
 from gentle_plumb.documents.visit_file import entries_of, read_visit, visit_lines
 from gentle_plumb.services.models import Client, Practice, Visit, VisitSnapshot

@@ -3,7 +3,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from gentle_plumb.core.body import DIMENSIONS, Body, BodyValue, Earlier, questions
-from plumb_bench.slips import count_slips
+from plumb_bench.reading_errors import count_slips
 from strategies import mean_body
 
 

@@ -70,11 +70,11 @@ def test_a_file_that_is_none_is_refused(monkeypatch, tmp_path):
 
 RULE = """
 [odd]
-kind = "amount"
+kind = "range"
 mechanism = "unsafe"
 title = "Age"
 why = "Why."
-do = "Do."
+advice = "Do."
 field = "look.chair.age"
 source = "house-room"
 most = 10
@@ -84,7 +84,7 @@ most = 10
 @pytest.mark.parametrize(
     ("old", "new", "words"),
     [
-        ('kind = "amount"', 'kind = "hunch"', "kind is none of"),
+        ('kind = "range"', 'kind = "hunch"', "kind is none of"),
         ("look.chair.age", "look.chair.colour", "field: "),
         ("house-room", "hearsay", "source: 'hearsay'"),
         ("most = 10", 'most = "elbow.middle"', "most: 'elbow.middle'"),

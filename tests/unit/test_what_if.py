@@ -54,7 +54,7 @@ def test_a_bench_answers_the_same_whatever_was_tried_before(name):
     used = JsonWhatIfSession(given)
     for number in range(25):
         request = {
-            "tries": some_tries(draw),
+            "overrides": some_tries(draw),
             "unit": draw.choice(["cm", "mm", "in"]),
             "against": draw.choice([None, {"work.seated.seat": "45 cm"}]),
             "behind": draw.random() < 0.3,

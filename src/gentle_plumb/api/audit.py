@@ -11,7 +11,7 @@ from fastapi.concurrency import run_in_threadpool
 from ..routes.route import TARGETS, AuditEvent, Route, SignedIn
 from ..routes.services import Services
 from ..services.errors import NotAllowed
-from ..services.models.trail import Deed, TrailTarget
+from ..services.models.audit_log import AuditEntry, AuditTarget
 from ..services.own_page import OwnCaller
 from .auth import services_of
 
@@ -28,11 +28,11 @@ def audited(route: Route, handle: Handle) -> Handle:
     async def handled(request: Request) -> Response:
         services = services_of(request)
         target = await _target(services, request)
-        if target == TrailTarget() and route.method == "POST" and takes_json:
+        if target == AuditTarget() and route.method == "POST" and takes_json:
             target = await _named_in(services, request)
 
-        def deed_of(made: UUID | None) -> Deed | None:
-            about = TrailTarget(client_id=made) if made and target == TrailTarget() else target
+        def deed_of(made: UUID | None) -> AuditEntry | None:
+            about = AuditTarget(client_id=made) if made and target == AuditTarget() else target
             return _deed(request, event, about)
 
         try:
@@ -43,21 +43,21 @@ def audited(route: Route, handle: Handle) -> Handle:
             raise
         if response.status_code < 400 and not changed():
             clients = getattr(request.state, "clients_out", ())
-            about = [TrailTarget(client_id=id) for id in sorted(clients)] or [target]
+            about = [AuditTarget(client_id=id) for id in sorted(clients)] or [target]
             await _note(services, *(_deed(request, event, each) for each in about))
         return response
 
     return handled
 
 
-async def _note(services: Services, *deeds: Deed | None) -> None:
+async def _note(services: Services, *deeds: AuditEntry | None) -> None:
     """Write down what is not in a line of a moment ago already."""
     fresh = [deed for deed in deeds if deed is not None and not services.audit_log.gathered(deed)]
     if fresh:
         await run_in_threadpool(services.audit_log.note, *fresh)
 
 
-async def _target(services: Services, request: Request) -> TrailTarget:
+async def _target(services: Services, request: Request) -> AuditTarget:
     """Whose the thing in the path is, asked while it is there."""
     for name, kind in TARGETS.items():
         given = request.path_params.get(name)
@@ -66,36 +66,36 @@ async def _target(services: Services, request: Request) -> TrailTarget:
         try:
             id = UUID(str(given))
         except ValueError:
-            return TrailTarget()
+            return AuditTarget()
         known = services.audit_log.known(kind, id)
         if known is not None:
             return known
         return await run_in_threadpool(services.audit_log.target, kind, id)
-    return TrailTarget()
+    return AuditTarget()
 
 
-async def _named_in(services: Services, request: Request) -> TrailTarget:
+async def _named_in(services: Services, request: Request) -> AuditTarget:
     """Whose the thing is that the identifiers in the body name."""
     try:
         given = await request.json()
     except ValueError:  # the route itself says what is wrong with it
-        return TrailTarget()
+        return AuditTarget()
     if not isinstance(given, dict):
-        return TrailTarget()
+        return AuditTarget()
     for name, kind in TARGETS.items():
         try:
             id = UUID(str(given[name]))
         except (KeyError, ValueError):
             continue
         return await run_in_threadpool(services.audit_log.target, kind, id)
-    return TrailTarget()
+    return AuditTarget()
 
 
-def _deed(request: Request, event: AuditEvent, target: TrailTarget) -> Deed | None:
+def _deed(request: Request, event: AuditEvent, target: AuditTarget) -> AuditEntry | None:
     who = getattr(request.state, "who", None)
     request_id = str(getattr(request.state, "request_id", ""))
     if isinstance(who, SignedIn):
-        return Deed(
+        return AuditEntry(
             practice_id=who.practice.id,
             member_id=who.member.id,
             who=who.member.name,
@@ -105,13 +105,13 @@ def _deed(request: Request, event: AuditEvent, target: TrailTarget) -> Deed | No
             request_id=request_id,
         )
     if isinstance(who, OwnCaller):
-        return Deed(
+        return AuditEntry(
             practice_id=who.practice.id,
             member_id=None,
             who="The client",
             act=event.act,
             what=event.what,
-            target=TrailTarget(client_id=who.client.id, visit_id=who.link.visit_id),
+            target=AuditTarget(client_id=who.client.id, visit_id=who.link.visit_id),
             request_id=request_id,
         )
     return None

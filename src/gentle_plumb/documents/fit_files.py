@@ -140,7 +140,7 @@ def _brief_at(document: CaseDocument, place: PlaceDocument) -> dict[str, Any]:
             {
                 "id": plan.id,
                 "added": [added.label for added in plan.added],
-                "over": round(plan.excess_deg, 3),
+                "excess_deg": round(plan.excess_deg, 3),
                 "minutes": plan.minutes,
             }
             for plan in case_worked.plan_set.plans

@@ -8,7 +8,7 @@ from dataclasses import asdict
 from ..core.drawing import Scene
 from ..core.what_if import VisitAnalysis
 from ..services.models import Attachment, MeasurementSheet, VisitSnapshot
-from .carried import DRAWING, MEASUREMENTS, RESULT, VISIT
+from .embedded_files import DRAWING, MEASUREMENTS, RESULT, VISIT
 from .exchange import FORMATS
 from .scene_svg import scene_svg
 from .visit_file import visit_document, visit_result

@@ -25,11 +25,11 @@ from sqlalchemy.engine import make_url
 
 from ..config import Settings
 from ..mailing import entrance_service, mail_service, now
-from ..services.access import EntranceService
+from ..services.access import OneTimeLinkService
 from ..services.bulk import BulkService
 from ..services.errors import MailTrouble
 from ..services.own_page import MailService
-from ..services.running import BACKUP, Troubles
+from ..services.system_status import BACKUP, Troubles
 from ..storage import SqlTroubles, make_engine
 from ..storage.queue import BULK_QUEUE, DO_BULK, MAIL_QUEUE, SEND_LETTER, SEND_MAIL
 from .backups import BackupTrouble, back_up, backup_key, drop_old
@@ -53,7 +53,7 @@ AGAIN_S = 5.0
 def make_worker(
     url: str,
     mail: MailService,
-    entrances: EntranceService,
+    entrances: OneTimeLinkService,
     bulk: Callable[[], BulkService] | None = None,
     *,
     wait_s: int = WAIT_S,
@@ -66,7 +66,7 @@ def make_worker(
         Address of the PostgreSQL.
     mail : MailService
         What hands mail to clients over.
-    entrances : EntranceService
+    entrances : OneTimeLinkService
         What hands letters with one-time links over.
     bulk : callable, optional
         Makes what does large things: it is heavy, and made when there is one.

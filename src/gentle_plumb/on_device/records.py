@@ -30,18 +30,18 @@ from ..services.models import (
     ErasureScope,
     ImportBatch,
     MeasuringList,
+    OfflineVisit,
     PhotoHead,
     PopulationTable,
     Report,
     ReportHead,
-    TakenVisit,
     Visit,
     VisitSnapshot,
 )
-from .servers_records import ServersRecords
+from .servers_records import ServerOnlyRecords
 
 
-class DeviceRecords(ServersRecords):
+class DeviceRecords(ServerOnlyRecords):
     """What a visit needs on a device of :class:`~gentle_plumb.services.ports.Records`.
 
     ``name_of`` tells a member's name.
@@ -61,7 +61,7 @@ class DeviceRecords(ServersRecords):
         self._last: dict[UUID, Report] = {}
         self._earlier: dict[UUID, EarlierVisit] = {}
 
-    def take(self, taken: TakenVisit) -> None:
+    def take(self, taken: OfflineVisit) -> None:
         """Put a visit here as the server holds it, in place of what was here of it."""
         if taken.before is not None:
             self.take(taken.before)

@@ -24,7 +24,7 @@ def _needs_server() -> NoReturn:
     raise NeedsServer("This needs the server. It can be done once the network is back.")
 
 
-class ServersRecords:
+class ServerOnlyRecords:
     """Lists, erasing, and everything about signed reports: each raises NeedsServer on a device."""
 
     def clients(self, practice_id: UUID, of: Collection[UUID] | None = None) -> list[Client]:

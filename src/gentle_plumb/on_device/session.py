@@ -17,16 +17,16 @@ from ..schemas.problem import Problem, problem_of, problem_of_field
 from ..services.drafts import DraftService
 from ..services.errors import NeedsServer, NotFound, ServiceError
 from ..services.follow_ups import FollowUpService
-from ..services.models import Belongings, Client, ClientView, TakenVisit
+from ..services.models import Client, ClientView, OfflineData, OfflineVisit
 from ..services.reports import ReportService
 from ..services.visit_reuse import VisitReuse
 from ..services.visits import VisitService
+from .pdf import NoFiles, UnavailablePdf
 from .photos import ADD_PHOTO, DevicePhotos, DeviceServices
-from .press import NoFiles, NoPress
 from .records import DeviceRecords
 
-_BELONGINGS = TypeAdapter(Belongings)
-_TAKEN = TypeAdapter(TakenVisit)
+_BELONGINGS = TypeAdapter(OfflineData)
+_TAKEN = TypeAdapter(OfflineVisit)
 ROUTES: tuple[tuple[re.Pattern[str], Route], ...] = tuple(
     (re.compile(re.sub(r"\{(\w+)\}", r"(?P<\1>[^/]+)", f"{route.method} {route.path}")), route)
     for route in (*VISIT_ROUTES, ADD_PHOTO)
@@ -59,7 +59,7 @@ class DeviceSession:
     Parameters
     ----------
     belongings : str
-        JSON of :class:`~gentle_plumb.services.models.Belongings`.
+        JSON of :class:`~gentle_plumb.services.models.OfflineData`.
 
     """
 
@@ -81,12 +81,12 @@ class DeviceSession:
             visits=visits,
             drafts=DraftService(self._records, now),
             follow_ups=FollowUpService(self._records, visits, now),
-            reports=ReportService(self._records, visits, NoPress(), now, NoFiles()),
+            reports=ReportService(self._records, visits, UnavailablePdf(), now, NoFiles()),
             photos=DevicePhotos(self._records, now),
         )
 
     def take(self, visit: str) -> None:
-        """Take a visit along: JSON of :class:`~gentle_plumb.services.models.TakenVisit`."""
+        """Take a visit along: JSON of :class:`~gentle_plumb.services.models.OfflineVisit`."""
         self._records.take(_TAKEN.validate_json(visit))
 
     def handle(self, request: str) -> str:

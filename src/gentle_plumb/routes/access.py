@@ -16,7 +16,7 @@ from ..schemas.account import Welcome
 from ..services.access import Door, MadeDoor
 from ..services.errors import NotAllowed
 from ..services.models import ClientAccess, WaitingLink
-from ..services.models.trail import Deed, TrailTarget
+from ..services.models.audit_log import AuditEntry, AuditTarget
 from ..services.throttle import Attempts
 from .route import Call, Caller, Needs, Routes
 from .services import Services
@@ -113,13 +113,13 @@ def enter(to: Services, call: Call, password: ChosenPassword) -> None:
     """Choose a password by a one-time link; one signs in with it afterwards."""
     member = to.entrances.enter(password.token, password.password)
     to.audit_log.note(
-        Deed(
+        AuditEntry(
             practice_id=member.practice_id,
             member_id=member.id,
             who=member.name,
             act="manage",
             what="password chosen by a one-time link",
-            target=TrailTarget(),
+            target=AuditTarget(),
             request_id=call.id,
         )
     )

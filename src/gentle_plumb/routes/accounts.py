@@ -26,7 +26,7 @@ from ..schemas.account import (
 from ..services.accounts import KNOWN_FOR, SESSION_LENGTH
 from ..services.errors import LockedOut, NotSignedIn, OtherSchema
 from ..services.models import ChangedSettings, Member, MemberView, SessionView, view_of
-from ..services.models.trail import Deed, TrailTarget
+from ..services.models.audit_log import AuditEntry, AuditTarget
 from ..services.throttle import Attempts
 from .route import Call, Cookie, Needs, Routes, SignedIn, WithCookies
 from .services import Services
@@ -105,13 +105,13 @@ def _note_sign_in(
 ) -> None:
     """Write the line of a try to sign in: it knows who was refused."""
     to.audit_log.note(
-        Deed(
+        AuditEntry(
             practice_id=member.practice_id,
             member_id=member.id,
             who=member.name,
             act=act,
             what="",
-            target=TrailTarget(),
+            target=AuditTarget(),
             request_id=call.id,
         )
     )

@@ -4,12 +4,12 @@ from __future__ import annotations
 
 from .access import ACCESS_ROUTES
 from .accounts import ACCOUNT_ROUTES, OPERATION_ROUTES
-from .keeping import KEEPING_ROUTES
 from .links import DEVICE_ROUTES, LINK_ROUTES, TRAIL_ROUTES
 from .measuring import DESK_ROUTES, MEASURING_ROUTES
 from .own_page import OWN_ROUTES
 from .papers import PAPER_ROUTES
 from .practice import PRACTICE_ROUTES
+from .retention import KEEPING_ROUTES
 from .route import Route
 from .visits import VISIT_ROUTES
 

@@ -15,8 +15,8 @@ from ..schemas.common import RequestModel
 from ..schemas.own_page import Decision, NewLink, TakeOver
 from ..services.errors import NotFound
 from ..services.histories import History
-from ..services.models import Belongings, LetterOut, MessageCatalogue, TakenVisit
-from ..services.models.trail import Act, TrailLineView, TrailQuery
+from ..services.models import LetterOut, MessageCatalogue, OfflineData, OfflineVisit
+from ..services.models.audit_log import Act, AuditLineView, AuditQuery
 from ..services.own_page import (
     ENGLISH,
     CheckView,
@@ -141,7 +141,7 @@ TRAIL_ROUTES = Routes("people")
 MOST_LINES = 50_000
 
 
-class TrailFilter(RequestModel):
+class AuditFilter(RequestModel):
     """Which lines: whose, by whom, which act, with devices' copies, from and to which day, below which number."""
 
     client: UUID | None = None
@@ -152,9 +152,9 @@ class TrailFilter(RequestModel):
     until: date | None = None
     before: Annotated[int | None, Field(ge=1, le=2**62)] = None
 
-    def query(self) -> TrailQuery:
+    def query(self) -> AuditQuery:
         """The lines to look for."""
-        return TrailQuery(
+        return AuditQuery(
             client_id=self.client,
             member_id=self.member,
             act=self.act,
@@ -165,18 +165,18 @@ class TrailFilter(RequestModel):
         )
 
 
-@TRAIL_ROUTES.get("/trail", Needs.OWNER)
+@TRAIL_ROUTES.get("/audit-log", Needs.OWNER)
 def trail(
-    to: Services, who: Caller, asked: Annotated[TrailFilter, IN_QUERY]
-) -> list[TrailLineView]:
+    to: Services, who: Caller, asked: Annotated[AuditFilter, IN_QUERY]
+) -> list[AuditLineView]:
     """Who saw and did what, the latest first, 200 lines at a time; owners only."""
     return to.audit_log.lines(who.member, asked.query())
 
 
 @TRAIL_ROUTES.get(
-    "/trail.csv", Needs.OWNER, audit=("export", "trail"), media="text/csv", within_s=None
+    "/audit-log.csv", Needs.OWNER, audit=("export", "trail"), media="text/csv", within_s=None
 )
-def trail_csv(to: Services, who: Caller, asked: Annotated[TrailFilter, IN_QUERY]) -> FileAnswer:
+def trail_csv(to: Services, who: Caller, asked: Annotated[AuditFilter, IN_QUERY]) -> FileAnswer:
     """The same as CSV with each line's digest, as many as fit; owners only."""
     query = replace(asked.query(), most=MOST_LINES)
     text = to.audit_log.as_csv(who.member, who.practice, query)
@@ -187,12 +187,12 @@ DEVICE_ROUTES = Routes("device")
 
 
 @DEVICE_ROUTES.get("/device", Needs.MEMBER)
-def belongings(to: Services, who: Caller) -> Belongings:
+def belongings(to: Services, who: Caller) -> OfflineData:
     """What visits begin with, for a device that goes without network."""
     return to.taking.belongings(who.member, who.practice)
 
 
 @DEVICE_ROUTES.get("/visits/{visit_id}/device", Needs.HEALTH, audit=("carry", "visit"))
-def take_visit(to: Services, who: Caller, visit_id: UUID) -> TakenVisit:
+def take_visit(to: Services, who: Caller, visit_id: UUID) -> OfflineVisit:
     """A visit with all it is worked out from, for a device that goes without network."""
     return to.taking.visit(who.member, visit_id)

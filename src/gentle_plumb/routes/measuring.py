@@ -164,7 +164,7 @@ def columns(who: Caller) -> dict[str, str]:
     return COLUMNS
 
 
-@post("/exchange/look", Needs.WRITER, file=_FILE, within_s=None)
+@post("/exchange/preview", Needs.WRITER, file=_FILE, within_s=None)
 def look(to: Services, who: Caller, raw: bytes) -> Preview:
     """What a file says, line by line, and what importing it would do. Writes nothing."""
     return to.exchange.look(who.member, raw)
@@ -190,9 +190,9 @@ def drill(who: Caller, number: Number, unit: Unit = "cm") -> Posed:
 
 
 @get("/drill/{number}/verdict", Needs.MEMBER)
-def verdict(who: Caller, number: Number, text: Answer, unit: Unit = "cm") -> Verdict:
+def verdict(who: Caller, number: Number, choice: Answer, unit: Unit = "cm") -> Verdict:
     """Whether an answer is right, and why."""
-    return answer(number, text, unit)
+    return answer(number, choice, unit)
 
 
 @get("/drill/set-up/{number}", Needs.MEMBER)

@@ -21,7 +21,7 @@ from .visits import Unit
 
 MOST_FORM_BYTES = 8 * 2**20
 """A form that came back is smaller: ours has some 60 kB. House value."""
-About = Annotated[
+RowSubject = Annotated[
     str, Field(pattern="^[a-z_0-9]{1,40}$", description="The red flag's or the condition's name.")
 ]
 WhichCopy = Annotated[Copy, Field(description="Which copy.")]
@@ -57,7 +57,7 @@ def card_pdf(to: Services, who: Caller, visit_id: UUID, unit: Unit = "cm") -> Fi
     media=PDF,
 )
 def letter_pdf(
-    to: Services, who: Caller, visit_id: UUID, about: About, unit: Unit = "cm"
+    to: Services, who: Caller, visit_id: UUID, about: RowSubject, unit: Unit = "cm"
 ) -> FileAnswer:
     """The letter to a clinician for a red flag or a condition that is there."""
     return _pdf(to.reports.letter(who.member, who.practice, visit_id, about, unit), "letter.pdf")

@@ -21,7 +21,7 @@ from pydantic import BaseModel, TypeAdapter
 from ..services.errors import NotAllowed
 from ..services.exchange import too_long
 from ..services.models import Member, Practice, Session
-from ..services.models.trail import Act, TargetKind
+from ..services.models.audit_log import Act, TargetKind
 from ..services.permissions import require_health, require_office, require_writer
 from ..services.throttle import AttemptKind, Attempts
 

@@ -7,25 +7,25 @@ from dataclasses import dataclass
 from typing import Protocol
 
 from ..schemas.account import DemoPerson
-from ..services.access import AccessService, EntranceService
+from ..services.access import AccessService, OneTimeLinkService
 from ..services.accounts import AccountService
 from ..services.archives import ArchiveService
+from ..services.audit_log import AuditLogService
 from ..services.bulk import BulkService
 from ..services.exchange import ExchangeService
 from ..services.histories import HistoryService
 from ..services.instruments import InstrumentService
-from ..services.keeping import KeepingService
 from ..services.measuring import MeasuringService
 from ..services.own_page import LanguageService, LinkService, MailBox, OwnPageService
 from ..services.photos import PhotoService
 from ..services.policies import PolicyService
 from ..services.ports import DeskController, LightMeter, PdfRenderer
 from ..services.queue import JobQueue
-from ..services.running import RunningService
+from ..services.retention import RetentionService
 from ..services.shelves import ShelfService
+from ..services.system_status import SystemStatusService
 from ..services.taking import TakingService
 from ..services.throttle import AttemptKind, Attempts
-from ..services.trail import TrailService
 from .visits import VisitServices
 
 
@@ -77,13 +77,13 @@ class Services(VisitServices):
     links: LinkService
     languages: LanguageService
     histories: HistoryService
-    audit_log: TrailService
+    audit_log: AuditLogService
     taking: TakingService
     queue: JobQueue
-    entrances: EntranceService
+    entrances: OneTimeLinkService
     access: AccessService
-    retention: KeepingService
-    system_status: RunningService
+    retention: RetentionService
+    system_status: SystemStatusService
     pdf_renderer: PdfRenderer
     bulk: BulkService
     mailbox: MailBox | None = None

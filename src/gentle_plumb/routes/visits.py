@@ -113,7 +113,7 @@ def start_visit(to: VisitServices, who: Caller, new_visit: NewVisit) -> OpenVisi
     return to.visits.open(who.member, visit.id)
 
 
-@get("/visits/{visit_id}/since", Needs.HEALTH, audit=_READ, offline=True)
+@get("/visits/{visit_id}/changes-since", Needs.HEALTH, audit=_READ, offline=True)
 def since(to: VisitServices, who: Caller, visit_id: UUID, unit: Unit = "cm") -> Since | None:
     """What has become of the client since their visit before; nothing for a first one."""
     return to.follow_ups.since(who.member, visit_id, unit)
@@ -188,7 +188,7 @@ def change(
     return Drawing(visit_id, draw, without=answer, revision=revision)
 
 
-@get("/visits/{visit_id}/worked", Needs.HEALTH, audit=_READ, offline=True)
+@get("/visits/{visit_id}/results", Needs.HEALTH, audit=_READ, offline=True)
 def worked(
     to: VisitServices, who: Caller, visit_id: UUID, view: Annotated[View, IN_QUERY]
 ) -> Drawing[DrawnVisit]:
@@ -196,7 +196,7 @@ def worked(
     return Drawing(visit_id, lambda: _drawn(to, who, visit_id, view))
 
 
-@get("/visits/{visit_id}/given", Needs.HEALTH, audit=_READ, offline=True)
+@get("/visits/{visit_id}/input", Needs.HEALTH, audit=_READ, offline=True)
 def given(
     to: VisitServices, who: Caller, visit_id: UUID, place: PlaceId = "main"
 ) -> dict[str, Any]:
@@ -204,7 +204,7 @@ def given(
     return to.visits.visit_input(who.member, visit_id, place)
 
 
-@post("/visits/{visit_id}/try", Needs.HEALTH, audit=_READ, offline=True)
+@post("/visits/{visit_id}/what-if", Needs.HEALTH, audit=_READ, offline=True)
 def try_out(to: VisitServices, who: Caller, visit_id: UUID, tried: WhatIf) -> WhatIfResult:
     """What a visit would come to if something were otherwise. Nothing is kept."""
     return to.visits.try_out(who.member, visit_id, tried.request(), tried.place)

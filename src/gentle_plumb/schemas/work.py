@@ -17,7 +17,7 @@ from .common import PlaceId, RequestModel
 
 Path = Annotated[str, StringConstraints(max_length=200)]
 Typed = Annotated[str, StringConstraints(max_length=200)]
-Tries = Annotated[dict[Path, Typed], Field(max_length=200)]
+OverridesBody = Annotated[dict[Path, Typed], Field(max_length=200)]
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -42,10 +42,10 @@ class SceneOptions(RequestModel):
 class WhatIf(RequestModel):
     """What is tried: texts by field; against what else it is held."""
 
-    overrides: Tries
+    overrides: OverridesBody
     unit: LengthUnit = "cm"
     scene: SceneOptions = SceneOptions()
-    against: Tries | None = None
+    against: OverridesBody | None = None
     behind: bool = False
     plans: bool = False
     found: bool = False

@@ -7,10 +7,10 @@ from collections.abc import Callable, Sequence
 from datetime import UTC, datetime
 from uuid import UUID
 
+from .audit_log import AuditLog, lines_as_csv
 from .models import Check, ClientLink, Member
-from .models.trail import TrailLine, TrailQuery
+from .models.audit_log import AuditLine, AuditQuery
 from .own_page import OwnPages
-from .trail import Trail, lines_as_csv
 
 OWN_PAGE, TRAIL = "own-page.json", "trail.csv"
 MOST_LINES = 100_000
@@ -18,7 +18,7 @@ MOST_LINES = 100_000
 Beside = Callable[[Member, UUID], dict[str, str]]
 
 
-def client_files(pages: OwnPages, trail: Trail) -> Beside:
+def client_files(pages: OwnPages, trail: AuditLog) -> Beside:
     """Return what makes these files of a client: texts by file name."""
 
     def made(member: Member, client_id: UUID) -> dict[str, str]:
@@ -28,7 +28,7 @@ def client_files(pages: OwnPages, trail: Trail) -> Beside:
             pages.check(practice, check_round.id)
             for check_round in pages.rounds([link.id for link in links])
         ]
-        query = TrailQuery(client_id=client_id, most=MOST_LINES)
+        query = AuditQuery(client_id=client_id, most=MOST_LINES)
         files = {TRAIL: _trail(trail.lines(practice, query))}
         if links:
             files[OWN_PAGE] = own_page_file(links, checks)
@@ -75,7 +75,7 @@ def _at(moment: datetime | None) -> str | None:
     return None if moment is None else moment.astimezone(UTC).isoformat(timespec="seconds")
 
 
-def _trail(lines: Sequence[TrailLine]) -> str:
+def _trail(lines: Sequence[AuditLine]) -> str:
     """The lines about one client, the first one first, by UTC."""
     return lines_as_csv(
         [(line, "") for line in reversed(lines)], lambda moment: moment.astimezone(UTC)

@@ -5,7 +5,7 @@ from __future__ import annotations
 from uuid import UUID
 
 from .measuring import MeasuringService
-from .models import Belongings, Member, Practice, TakenVisit
+from .models import Member, OfflineData, OfflineVisit, Practice
 from .policies import PolicyService
 from .ports import Records
 
@@ -18,9 +18,9 @@ class TakingService:
     ) -> None:
         self._records, self._measuring, self._policies = records, measuring, policies
 
-    def belongings(self, member: Member, practice: Practice) -> Belongings:
+    def belongings(self, member: Member, practice: Practice) -> OfflineData:
         """What a member works with beside visits; of the member only what visits show of them."""
-        return Belongings(
+        return OfflineData(
             practice=practice,
             member=Member(
                 id=member.id,
@@ -39,15 +39,15 @@ class TakingService:
             lists=self._measuring.lists(member),
         )
 
-    def visit(self, member: Member, visit_id: UUID) -> TakenVisit:
+    def visit(self, member: Member, visit_id: UUID) -> OfflineVisit:
         """A visit with the client's visit before it; raises NotAllowed, NotFound."""
         before = self._records.visit_before(member.practice_id, visit_id)
         return self._taken(member.practice_id, visit_id, before)
 
-    def _taken(self, practice_id: UUID, visit_id: UUID, before: UUID | None) -> TakenVisit:
+    def _taken(self, practice_id: UUID, visit_id: UUID, before: UUID | None) -> OfflineVisit:
         earlier = self._records.load_snapshot(practice_id, visit_id).earlier
         visit, client, entries, reports, photos = self._records.open(practice_id, visit_id)
-        return TakenVisit(
+        return OfflineVisit(
             visit=visit,
             client=client,
             entries=entries,

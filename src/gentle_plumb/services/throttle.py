@@ -31,7 +31,7 @@ LONGEST_WAIT = timedelta(minutes=15)
 
 
 @dataclass(frozen=True, kw_only=True)
-class Counted:
+class RateLimitKey:
     """Something tries are counted by; ``free`` of them cost no waiting."""
 
     key: bytes
@@ -39,7 +39,7 @@ class Counted:
 
 
 @dataclass(frozen=True, kw_only=True)
-class Tries:
+class AttemptCount:
     """How many there were, and when the last was let through."""
 
     count: int
@@ -48,7 +48,7 @@ class Tries:
 
 def counted_by(
     kind: AttemptKind, whom: str, sender: str, known: bytes | None = None
-) -> list[Counted]:
+) -> list[RateLimitKey]:
     """What a try is counted by.
 
     Parameters
@@ -64,11 +64,11 @@ def counted_by(
 
     """
     if known is not None:
-        return [Counted(key=_key(kind, "browser", known.hex()), free=10)]
+        return [RateLimitKey(key=_key(kind, "browser", known.hex()), free=10)]
     return [
-        Counted(key=_key(kind, "sender", sender), free=30),
-        Counted(key=_key(kind, "pair", whom, sender), free=5),
-        Counted(key=_key(kind, "address", whom), free=50),
+        RateLimitKey(key=_key(kind, "sender", sender), free=30),
+        RateLimitKey(key=_key(kind, "pair", whom, sender), free=5),
+        RateLimitKey(key=_key(kind, "address", whom), free=50),
     ]
 
 
@@ -76,14 +76,14 @@ def _key(*parts: str) -> bytes:
     return hashlib.sha256("\0".join(parts).encode()).digest()
 
 
-def wait_for(counted: Counted, tries: Tries | None, now: datetime) -> timedelta:
+def wait_for(counted: RateLimitKey, tries: AttemptCount | None, now: datetime) -> timedelta:
     """How long the next try has to wait; nothing where it may come now.
 
     A last try that lies in the future, as after a clock was set back, counts as one of now.
 
     >>> from datetime import UTC
     >>> noon = datetime(2026, 1, 1, 12, tzinfo=UTC)
-    >>> pair = Counted(key=b"", free=5)
+    >>> pair = RateLimitKey(key=b"", free=5)
     >>> wait_for(pair, Tries(count=4, last_at=noon), noon)
     datetime.timedelta(0)
     >>> wait_for(pair, Tries(count=6, last_at=noon), noon + timedelta(seconds=20))
@@ -97,26 +97,26 @@ def wait_for(counted: Counted, tries: Tries | None, now: datetime) -> timedelta:
     return max(timedelta(0), wait - since)
 
 
-def after_try(tries: Tries | None, now: datetime) -> Tries:
+def after_try(tries: AttemptCount | None, now: datetime) -> AttemptCount:
     """The count once a try was let through."""
     before = 0 if tries is None or _forgotten(tries, now) else tries.count
-    return Tries(count=before + 1, last_at=now)
+    return AttemptCount(count=before + 1, last_at=now)
 
 
-def _forgotten(tries: Tries, now: datetime) -> bool:
+def _forgotten(tries: AttemptCount, now: datetime) -> bool:
     return abs(now - tries.last_at) > FORGOTTEN_AFTER
 
 
 class AttemptStore(Protocol):
     """Where attempts are counted."""
 
-    def count_try(self, counted: Sequence[Counted], now: datetime) -> timedelta:
+    def record_attempt(self, counted: Sequence[RateLimitKey], now: datetime) -> timedelta:
         """Count a try by all of these, unless one of them has to wait; how long it has to.
 
         Tries that come at once are counted one after the other.
         """
 
-    def take_back_try(self, counted: Sequence[Counted]) -> None:
+    def clear_attempts(self, counted: Sequence[RateLimitKey]) -> None:
         """The try was right: it leaves no trace, and what counted one address by sender is gone."""
 
 
@@ -135,7 +135,7 @@ class Attempts:
         Raises LockedOut after too many, whoever they were about.
         """
         counted = counted_by(self.kind, whom, self.sender, known)
-        wait = self.store.count_try(counted, self.clock())
+        wait = self.store.record_attempt(counted, self.clock())
         if wait > timedelta(0):
             raise LockedOut(int(wait.total_seconds()) + 1)
-        return lambda: self.store.take_back_try(counted)
+        return lambda: self.store.clear_attempts(counted)

@@ -11,7 +11,7 @@ from sqlalchemy.dialects.postgresql import insert as upsert
 
 from ..services.errors import AlreadyThere, NotFound
 from ..services.models import Member, Practice, Session
-from ..services.throttle import FORGOTTEN_AFTER, Counted, Tries, after_try, wait_for
+from ..services.throttle import FORGOTTEN_AFTER, AttemptCount, RateLimitKey, after_try, wait_for
 from .errors import mapped_errors
 from .mapping import columns_of, model_of, values_of
 from .store import Store
@@ -99,7 +99,7 @@ class SqlAccounts(Store):
             for table in (SESSION, KNOWN_BROWSER):
                 connection.execute(delete(table).where(table.c.member_id == member_id))
 
-    def count_try(self, counted: Sequence[Counted], now: datetime) -> timedelta:
+    def record_attempt(self, counted: Sequence[RateLimitKey], now: datetime) -> timedelta:
         # in the order of the keys, so that two at once never wait for each other
         by_key = {one.key: one for one in sorted(counted, key=lambda counted: counted.key)}
         rows = [{"key": key, "count": 0, "last_at": now} for key in by_key]
@@ -109,7 +109,7 @@ class SqlAccounts(Store):
         with self._engine.begin() as connection:
             connection.execute(upsert(SIGN_IN_TRY).on_conflict_do_nothing(), rows)
             held = {
-                row.key: Tries(count=row.tries, last_at=row.last_at)
+                row.key: AttemptCount(count=row.tries, last_at=row.last_at)
                 for row in connection.execute(query)
             }
             wait = max(wait_for(counted, held[key], now) for key, counted in by_key.items())
@@ -122,7 +122,7 @@ class SqlAccounts(Store):
             connection.execute(delete(SIGN_IN_TRY).where(_TRY.key.in_(locked)))
         return wait
 
-    def take_back_try(self, counted: Sequence[Counted]) -> None:
+    def clear_attempts(self, counted: Sequence[RateLimitKey]) -> None:
         every = _TRY.key.in_([one.key for one in counted])
         of_one_sender = _TRY.key.in_([one.key for one in counted if one.free <= 10])
         less = update(SIGN_IN_TRY).where(every, _TRY["count"] > 0)

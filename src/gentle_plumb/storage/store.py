@@ -19,7 +19,7 @@ Model = TypeVar("Model")
 
 
 Thing = TypeVar("Thing", bound=OfAPractice)
-Counted = TypeVar("Counted", bound=Versioned)
+AnyVersioned = TypeVar("AnyVersioned", bound=Versioned)
 
 
 class Store:
@@ -61,7 +61,7 @@ class Store:
         with mapped_errors(), self._engine.begin() as connection:
             return add_once(connection, thing)
 
-    def _change(self, thing: Counted, *, only: tuple[str, ...], missing: str) -> Counted:
+    def _change(self, thing: AnyVersioned, *, only: tuple[str, ...], missing: str) -> AnyVersioned:
         """Change these fields of a thing that nobody has changed meanwhile."""
         with mapped_errors(), self._engine.begin() as connection:
             return change(connection, thing, only=only, missing=missing)
@@ -104,8 +104,8 @@ def locked(
 
 
 def change(
-    connection: Connection, thing: Counted, *, only: tuple[str, ...], missing: str
-) -> Counted:
+    connection: Connection, thing: AnyVersioned, *, only: tuple[str, ...], missing: str
+) -> AnyVersioned:
     """Change these fields, if the thing is still at the version it was read at; raises Stale with what is held."""
     held = locked(connection, type(thing), thing.practice_id, thing.id, missing)
     if held.version != thing.version:
@@ -117,5 +117,5 @@ def change(
         .values(**values_of(thing, only=only), version=version)
     )
     changed = {name: getattr(thing, name) for name in only}
-    new: Counted = replace(held, **changed, version=version)  # type: ignore[type-var]
+    new: AnyVersioned = replace(held, **changed, version=version)  # type: ignore[type-var]
     return new

@@ -45,7 +45,7 @@ from ..services.models import (
     StoredRuleSet,
     Visit,
 )
-from ..services.models.trail import TrailLine
+from ..services.models.audit_log import AuditLine
 from .mapping import METADATA, MOMENT, cascades, table_of
 
 PRACTICE = table_of(Practice, "practice", checked=("unit", "date_order"))
@@ -236,7 +236,7 @@ MESSAGE_CATALOGUE = table_of(
     key=("language",),
 )
 TRAIL = table_of(
-    TrailLine,
+    AuditLine,
     "trail",
     Column("number", BigInteger, primary_key=True),
     Column("client_id", Uuid),

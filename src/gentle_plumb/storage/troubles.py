@@ -7,7 +7,7 @@ from datetime import datetime
 from sqlalchemy import delete, select
 from sqlalchemy.dialects.postgresql import insert
 
-from ..services.running import Trouble
+from ..services.system_status import Trouble
 from .store import Store
 from .tables import TROUBLE
 

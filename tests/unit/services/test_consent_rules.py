@@ -97,7 +97,7 @@ def test_the_workplace_gets_a_copy_only_with_consent_and_without_health(demo_wor
     assert ("Cable of the mouse catches on the desk's edge", "A longer cable or none.") in asked
     assert theirs["kind"] == "workplace"
     assert (
-        not {"causes", "actions", "felt", "body", "strain", "notes", "reason", "note"}
+        not {"causes", "actions", "discomfort", "body", "strain", "notes", "reason", "note"}
         & theirs.keys()
     )
     for refused in ("Elif", "Mirela"):

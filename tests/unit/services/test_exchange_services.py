@@ -122,7 +122,7 @@ def test_a_large_file_asks_the_record_by_set_and_tells_no_end_of_troubles(world,
     head, line = raw.splitlines()[:2]
     mine = (str(visit), str(world.records.visit_by_id[visit].client_id))
     asked = []
-    for name in ("measured", "visits", "clients", "open", "working"):
+    for name in ("measured", "visits", "clients", "open", "load_snapshot"):
         monkeypatch.setattr(world.records, name, counted(asked, name, getattr(world.records, name)))
 
     def others(number, typed):

@@ -56,19 +56,19 @@ const check = createRoute({
 });
 const trail = createRoute({
   getParentRoute: () => shell,
-  path: "/trail",
+  path: "/audit-log",
   validateSearch: (search: Record<string, unknown>): { client?: string } =>
     typeof search.client === "string" ? { client: search.client } : {},
   component: lazyRouteComponent(() => import("../features/people/trail-page"), "TrailPage"),
 });
 const keeping = createRoute({
   getParentRoute: () => shell,
-  path: "/keeping",
+  path: "/retention",
   component: lazyRouteComponent(() => import("../features/people/keeping-page"), "KeepingPage"),
 });
 const running = createRoute({
   getParentRoute: () => shell,
-  path: "/running",
+  path: "/status",
   component: lazyRouteComponent(() => import("../features/people/running-page"), "RunningPage"),
 });
 const inbox = createRoute({

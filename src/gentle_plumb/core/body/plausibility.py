@@ -13,18 +13,18 @@ from typing import Literal
 from .catalogue import DIMENSIONS
 from .factor import Expected, Factor, factor_of
 from .person import Body
-from .relations import Relation, broken
-from .slips import (
+from .reading_errors import (
     FITS_AT_SE,
     QUESTION_AT_SE,
     SLIP_AT_SE,
-    Slip,
+    ReadingError,
     exchanged_fields,
     furthest_off,
     slip_of,
     standard_errors_off,
     typed_in_the_other_field,
 )
+from .relations import Relation, broken
 
 SHEET_LEAST, SHEET_SHARE = 4, 0.5
 """So many values off, and such a share of all, speak of another person's sheet. Source: house-doubt."""
@@ -35,7 +35,7 @@ Kind = Literal["far", "relation", "earlier", "sheet", "sides"]
 
 
 @dataclass(frozen=True, kw_only=True)
-class Question:
+class PlausibilityDoubt:
     """A doubt about one dimension.
 
     ``others`` are the dimensions it does not go with; ``expected`` what they say, or what was
@@ -47,7 +47,7 @@ class Question:
     value_mm: float
     others: tuple[str, ...] = ()
     expected: Expected | None = None
-    slip: Slip | None = None
+    slip: ReadingError | None = None
     relation: Relation | None = None
     since: str = ""
 
@@ -61,7 +61,7 @@ class Earlier:
     on: str
 
 
-def _far(body: Body, values: Mapping[str, float]) -> list[Question]:
+def _far(body: Body, values: Mapping[str, float]) -> list[PlausibilityDoubt]:
     taken = {name: (mm, body.values[name].sd_mm) for name, mm in values.items()}
     factor = factor_of(taken, table=body.table, sex=body.sex)
     aside: list[str] = []
@@ -77,11 +77,11 @@ def _far(body: Body, values: Mapping[str, float]) -> list[Question]:
         read = taken[name][1]
         if name in exchanged:
             other, want = exchanged[name]
-            swapped = Slip(
+            swapped = ReadingError(
                 kind="exchanged", words="the two exchanged", mm=values[other], other=other
             )
             found.append(
-                Question(
+                PlausibilityDoubt(
                     dimension=name,
                     kind="far",
                     value_mm=mm,
@@ -98,7 +98,7 @@ def _far(body: Body, values: Mapping[str, float]) -> list[Question]:
         slip = typed_in_the_other_field(name, mm, factor) or slip_of(name, mm, said)
         basis = _basis(name, factor)
         found.append(
-            Question(
+            PlausibilityDoubt(
                 dimension=name, kind="far", value_mm=mm, others=basis, expected=said, slip=slip
             )
         )
@@ -116,9 +116,9 @@ def _basis(name: str, factor: Factor) -> tuple[str, ...]:
     return tuple(strongest[:2])
 
 
-def _relations(values: Mapping[str, float]) -> list[Question]:
+def _relations(values: Mapping[str, float]) -> list[PlausibilityDoubt]:
     return [
-        Question(
+        PlausibilityDoubt(
             dimension=relation.of[0],
             kind="relation",
             value_mm=values[relation.of[0]],
@@ -131,7 +131,7 @@ def _relations(values: Mapping[str, float]) -> list[Question]:
 
 def _earlier(
     body: Body, values: Mapping[str, float], earlier: Mapping[str, Earlier]
-) -> list[Question]:
+) -> list[PlausibilityDoubt]:
     """Values that moved more than a body does; adults don't grow, weight and posture change some."""
     found = []
     compared = 0
@@ -145,7 +145,7 @@ def _earlier(
             continue
         said = Expected(mm=before.mm, sd_mm=error)
         found.append(
-            Question(
+            PlausibilityDoubt(
                 dimension=name,
                 kind="earlier",
                 value_mm=mm,
@@ -158,7 +158,7 @@ def _earlier(
         first = found[0]
         others = tuple(question.dimension for question in found[1:])
         found.append(
-            Question(
+            PlausibilityDoubt(
                 dimension=first.dimension,
                 kind="sheet",
                 value_mm=first.value_mm,
@@ -169,9 +169,9 @@ def _earlier(
     return found
 
 
-def _sides(values: Mapping[str, float], other_side: Mapping[str, float]) -> list[Question]:
+def _sides(values: Mapping[str, float], other_side: Mapping[str, float]) -> list[PlausibilityDoubt]:
     return [
-        Question(
+        PlausibilityDoubt(
             dimension=name,
             kind="sides",
             value_mm=mm,
@@ -188,7 +188,7 @@ def questions(
     *,
     earlier: Mapping[str, Earlier] | None = None,
     other_side: Mapping[str, float] | None = None,
-) -> list[Question]:
+) -> list[PlausibilityDoubt]:
     """Every value that is far from what the others say, or contradicts one of them.
 
     Parameters
@@ -202,7 +202,7 @@ def questions(
 
     Returns
     -------
-    list of Question
+    list of PlausibilityDoubt
         By dimension in the order of the body, the far ones first. None of them changes anything.
 
     """

@@ -79,16 +79,13 @@ def _floor(sheet: Sheet) -> tuple[Mark, ...]:
 
 
 def _side(outline: Outline, posed: Posed, lengths: Lengths, *, seated: bool) -> None:
-    k = lengths.scale
-    usual = SEATED_LEG if seated else Limb()
-    near = posed.near_leg or usual
+    k, seat = lengths.scale, lengths.seat
+    near = posed.near_leg or (SEATED_LEG if seated else Limb())
     far = posed.far_leg or near
     if seated:
-        hip = (0.0, lengths.seat + 86 * k + posed.rise)
-        outline.shape(
-            "piece", box(-230 * k, lengths.seat - 46 * k, 250 * k, lengths.seat), closed=True
-        )
-        outline.shape("leg", box(-20 * k, 0, 20 * k, lengths.seat - 46 * k), closed=True)
+        hip = (0.0, seat + 86 * k + posed.rise)
+        outline.shape("piece", box(-230 * k, seat - 46 * k, 250 * k, seat), closed=True)
+        outline.shape("leg", box(-20 * k, 0, 20 * k, seat - 46 * k), closed=True)
     else:
         hip = (0.0, hip_over_floor(lengths, [near, far]))
     shoulder = turned((hip[0], hip[1] + lengths.trunk + posed.shrug), posed.trunk, about=hip)
@@ -129,13 +126,11 @@ def _skull(middle: Point, lean: float, k: float) -> list[Point]:
 
 
 def _front(outline: Outline, posed: Posed, lengths: Lengths, *, seated: bool) -> None:
-    k, half = lengths.scale, lengths.shoulders / 2
+    k, half, seat = lengths.scale, lengths.shoulders / 2, lengths.seat
     hips = 150 * k
     if seated:
-        hip_y = lengths.seat + 86 * k + posed.rise
-        outline.shape(
-            "piece", box(-240 * k, lengths.seat - 46 * k, 240 * k, lengths.seat), closed=True
-        )
+        hip_y = seat + 86 * k + posed.rise
+        outline.shape("piece", box(-240 * k, seat - 46 * k, 240 * k, seat), closed=True)
         legs = _legs_seated(lengths, hips * 0.72)
     else:
         hip_y = hip_over_floor(lengths, [Limb()])

@@ -62,7 +62,7 @@ def with_load(
         "state": "off",
         "minutes": minutes,
         "sum": text,
-        "felt": felt,
+        "discomfort": felt,
         "region": region,
         "severity": grade(minutes, safety=safety),
     }

@@ -11,10 +11,10 @@ from .body import body_findings
 from .facts import Facts
 from .finding import Finding
 from .photo_judged import judge_angle
-from .rule import Amount, Angle, Answer, Pair
+from .rule import AngleRule, ChoiceRule, PairRule, RangeRule
 from .rules import RULES
 from .rules.habits import HABIT_RULES
-from .rules_judged import judge_amount, judge_answer, judge_habit, judge_pair
+from .rules_judged import judge_choice, judge_habit, judge_pair, judge_range
 from .settings import setting_findings
 
 # ---- all of it -----------------------------------------------------------------------------
@@ -35,13 +35,13 @@ def _all(facts: Facts) -> Iterator[Finding | None]:
             if rule.not_own_seat and facts.case.own_seat:
                 continue
             match rule:
-                case Answer():
-                    yield judge_answer(facts, rule, subject)
-                case Amount():
-                    yield judge_amount(facts, rule, subject)
-                case Pair():
+                case ChoiceRule():
+                    yield judge_choice(facts, rule, subject)
+                case RangeRule():
+                    yield judge_range(facts, rule, subject)
+                case PairRule():
                     yield judge_pair(facts, rule, subject)
-                case Angle():
+                case AngleRule():
                     for photo in before:
                         yield judge_angle(facts, rule, subject, photo)
 

@@ -7,7 +7,7 @@ from ..units import LengthUnit, format_length
 from .drafts import advice, with_load
 from .facts import Facts
 from .finding import Finding
-from .rule import Angle
+from .rule import AngleRule
 from .rules_judged import bare_draft, limits_text, past_limits
 
 
@@ -17,7 +17,7 @@ def _photo_value(value: float, reading: Reading, unit: LengthUnit) -> str:
     return format_length(value, unit, with_unit=True)
 
 
-def judge_angle(facts: Facts, rule: Angle, subject: str, photo: PhotoReading) -> Finding | None:
+def judge_angle(facts: Facts, rule: AngleRule, subject: str, photo: PhotoReading) -> Finding | None:
     """Return the finding of an angle of a photograph outside its band; None within it."""
     reading = next((reading for reading in photo.readings if reading.id == rule.reading), None)
     if reading is None:

@@ -62,11 +62,11 @@ class Rule:
 
 
 @dataclass(frozen=True, kw_only=True, eq=False)
-class Answer(Rule):
+class ChoiceRule(Rule):
     """Off where ``field`` has one of ``failing``. ``weight`` 0 to 1 is how far off that counts.
 
     ``deg`` counts for the strain sum where a joint pays. ``only_if`` names other answers that
-    must hold for the rule to make sense; ``note`` is the field of a note on the answer. ``wrong_under`` are answers that are off as well under a
+    must hold for the rule to make sense; ``note`` is the field of a note on the answer. ``failing_under`` are answers that are off as well under a
     policy: field of the policy, its value, answers.
     """
 
@@ -77,11 +77,11 @@ class Answer(Rule):
     deg: float = 0.0
     only_if: When = ()
     unanswered: str = ""
-    wrong_under: tuple[str, str, tuple[str, ...]] | None = None
+    failing_under: tuple[str, str, tuple[str, ...]] | None = None
 
 
 @dataclass(frozen=True, kw_only=True, eq=False)
-class Amount(Rule):
+class RangeRule(Rule):
     """Off where the number in ``field`` is under ``least`` or over ``most``.
 
     Lengths in mm; what is off counts by its share of the limit, 1 at the most. An ``optional`` one says nothing
@@ -99,7 +99,7 @@ class Amount(Rule):
 
 
 @dataclass(frozen=True, kw_only=True, eq=False)
-class Angle(Rule):
+class AngleRule(Rule):
     """Off where a photograph's ``reading`` is outside by more than its own error."""
 
     reading: str
@@ -109,7 +109,7 @@ class Angle(Rule):
 
 
 @dataclass(frozen=True, kw_only=True, eq=False)
-class Pair(Rule):
+class PairRule(Rule):
     """Off where one value of the record is too small or too large a share of another; ``words`` tells the two apart.
 
     An ``optional`` one says nothing while its first value is not recorded; ``unanswered`` is what is missing.

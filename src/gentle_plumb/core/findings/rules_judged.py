@@ -13,7 +13,7 @@ from ..words import with_unit
 from .drafts import Draft, advice, with_load
 from .facts import Facts
 from .finding import Finding
-from .rule import Amount, Answer, Pair, Rule
+from .rule import ChoiceRule, PairRule, RangeRule, Rule
 
 # ---- kinds of rule -------------------------------------------------------------------------
 
@@ -68,7 +68,7 @@ def bare_draft(rule: Rule, subject: str, id: str | None = None, **more: Any) -> 
     )
 
 
-def judge_answer(facts: Facts, rule: Answer, subject: str) -> Finding | None:
+def judge_choice(facts: Facts, rule: ChoiceRule, subject: str) -> Finding | None:
     """Return the finding of an answer that speaks for one; None for another."""
     if not facts.record.holds(rule.only_if):
         return None
@@ -76,8 +76,8 @@ def judge_answer(facts: Facts, rule: Answer, subject: str) -> Finding | None:
     if said is None:
         return unanswered(facts, rule, subject, rule.unanswered or f"{rule.title}: not recorded.")
     wrong = rule.failing
-    if rule.wrong_under is not None:
-        name, value, more = rule.wrong_under
+    if rule.failing_under is not None:
+        name, value, more = rule.failing_under
         wrong += more if getattr(facts.case.policy, name) == value else ()
     if said not in wrong:
         cause = f"Looked at and not found: {rule.title[0].lower()}{rule.title[1:]}."
@@ -120,7 +120,7 @@ def limits_text(least: float | None, most: float | None, say: Callable[[float], 
     return f"at most {say(most)}" if most is not None else "any"
 
 
-def judge_amount(facts: Facts, rule: Amount, subject: str) -> Finding | None:
+def judge_range(facts: Facts, rule: RangeRule, subject: str) -> Finding | None:
     """Return the finding of a number outside its limits; None within them."""
     if not facts.record.holds(rule.only_if):
         return None
@@ -168,7 +168,7 @@ def past_limits(value: float, least: float | None, most: float | None) -> float:
     return value - most if most is not None and value > most else 0.0
 
 
-def judge_pair(facts: Facts, rule: Pair, subject: str) -> Finding | None:
+def judge_pair(facts: Facts, rule: PairRule, subject: str) -> Finding | None:
     """Return the finding of two numbers that do not go together; None where they do."""
     if not facts.record.holds(rule.only_if):
         return None
@@ -202,7 +202,7 @@ def judge_pair(facts: Facts, rule: Pair, subject: str) -> Finding | None:
     )
 
 
-def judge_habit(facts: Facts, rule: Answer) -> Finding:
+def judge_habit(facts: Facts, rule: ChoiceRule) -> Finding:
     """Return the finding of a habit that was seen."""
     habit = HABITS[rule.id.removeprefix("habit_")]
     posture = "standing" if habit.posture == "standing" else "seated"

@@ -207,8 +207,8 @@ def aimed_settings(
     seated = aims(case, "seated", pair.seated, own[0])
     joints = joints_of(case, seated, "seated") if case.sits else ()
     hard = {
-        "presses": pair.seated.thigh_pressed_mm if pair.seated and case.sits else 0.0,
-        "hangs": pair.seated.foot_gap_mm if pair.seated and case.sits else 0.0,
+        "thigh_pressed_mm": pair.seated.thigh_pressed_mm if pair.seated and case.sits else 0.0,
+        "foot_gap_mm": pair.seated.foot_gap_mm if pair.seated and case.sits else 0.0,
         "belly": belly_short(case) if case.sits else 0.0,
         "armrests": armrest_clash(case, seated.seat, seated.surface) if case.sits else 0.0,
     }

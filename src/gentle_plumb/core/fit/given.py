@@ -92,7 +92,7 @@ def _without(settings: Both, key: str) -> Both:
     return seated, standing
 
 
-def fit_given(case: Case, *, own: Both, given: Given, meant: Case | None = None) -> GivenFit:
+def fit_as_set(case: Case, *, own: Both, given: Given, meant: Case | None = None) -> GivenFit:
     """Work a case out with what stands already.
 
     Parameters

@@ -16,7 +16,7 @@ from .frame import elbow_terms, legs_terms, reach, standing_elbow_terms
 from .joints import Joint
 from .model import armrest_need
 from .result import FitRow, Limit, LimitKind, Posture
-from .rows import about, bare_row, binding, end_limit, kept, limit, ranged_row, set_row, target_row
+from .rows import about, binding, empty_row, end_limit, kept, limit, ranged_row, set_row, target_row
 from .terms import Term, total
 
 
@@ -122,7 +122,7 @@ def keys_edge_row(case: Case) -> FitRow:
         why="The arms hang and the back stays on the backrest while the hands type.",
     )
     if case.workstation.screen.kind == ScreenKind.LAPTOP:
-        return bare_row(
+        return empty_row(
             subject,
             "not_assessable",
             reason="The laptop's own keys lie where its picture puts them.",

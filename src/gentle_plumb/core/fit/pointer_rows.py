@@ -15,7 +15,7 @@ from .frame import reach
 from .hand_rows import keys_edge_row
 from .joints import Joint
 from .result import FitRow
-from .rows import about, bare_row, kept, limit, set_row, target_row
+from .rows import about, empty_row, kept, limit, set_row, target_row
 from .terms import Term
 
 
@@ -101,12 +101,12 @@ def mouse_forward_row(case: Case) -> FitRow:
     )
     value = case.found_seated.mouse_forward
     if case.workstation.mouse.kind == PointerKind.CENTRAL:
-        return bare_row(
+        return empty_row(
             subject, "not_assessable", reason="A central pointer lies before the keys.", found=value
         )
     place = keys_edge_row(case)
     if place.target is None:
-        return bare_row(subject, "not_assessable", reason=place.reason, found=value)
+        return empty_row(subject, "not_assessable", reason=place.reason, found=value)
     row = target_row(
         case,
         subject,

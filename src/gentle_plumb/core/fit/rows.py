@@ -40,7 +40,7 @@ def about(key: str, posture: Posture = "seated", *, why: str, source: str) -> Ro
     return RowSubject(quantity=QUANTITIES[key], posture=posture, why=why, source=source)
 
 
-def bare_row(subject: RowSubject, status: Status, **known: Any) -> FitRow:
+def empty_row(subject: RowSubject, status: Status, **known: Any) -> FitRow:
     """Return a row of this subject, with what is known of it."""
     return FitRow(
         key=subject.quantity.key,
@@ -73,7 +73,7 @@ def target_row(
     """
 
     def row(status: Status, **known: Any) -> FitRow:
-        return bare_row(subject, status, found=found, **known)
+        return empty_row(subject, status, found=found, **known)
 
     try:
         made = tuple(terms(case.body))

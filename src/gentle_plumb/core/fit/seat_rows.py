@@ -16,7 +16,7 @@ from .frame import elbow_terms, legs_terms, reach
 from .joints import Joint
 from .model import armrest_need
 from .result import FitRow, Limit, LimitKind
-from .rows import RowSubject, about, bare_row, binding, end_limit, limit, set_row, target_row
+from .rows import RowSubject, about, binding, empty_row, end_limit, limit, set_row, target_row
 from .terms import Term, total
 
 
@@ -154,7 +154,7 @@ def row_by_reason(
     subject: RowSubject, value: float | None, reason: str, setting: float | None = None
 ) -> FitRow:
     """Return a row without a target, with the reason."""
-    return bare_row(subject, "not_assessable", reason=reason, found=value, setting=setting)
+    return empty_row(subject, "not_assessable", reason=reason, found=value, setting=setting)
 
 
 def seat_stays(case: Case, of_their_own: str | None = None) -> str:

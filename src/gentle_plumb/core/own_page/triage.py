@@ -150,13 +150,10 @@ def _named(regions: Sequence[str]) -> tuple[str, ...]:
 
 def _before(answers: Answers, doubts: Sequence[LengthDoubt]) -> Iterator[Reason]:
     felt = felt_in(answers)
-    strong = [id for id, position in felt.items() if position >= STRONG]
-    lasting = [
-        id
-        for id, position in felt.items()
-        if position >= MEDIUM and answers.get(f"felt_often.{id}") in LASTING
-    ]
-    medium = [id for id, position in felt.items() if MEDIUM <= position < STRONG]
+    strong = [id for id, strength in felt.items() if strength >= STRONG]
+    often = [id for id in felt if answers.get(f"felt_often.{id}") in LASTING]
+    lasting = [id for id in often if felt[id] >= MEDIUM]
+    medium = [id for id, strength in felt.items() if MEDIUM <= strength < STRONG]
     cares = [f"care.{id}" for id in PRECAUTIONS if answers.get(f"care.{id}") == "yes"]
     off = [
         f"station.{id}"
@@ -201,20 +198,20 @@ def _before(answers: Answers, doubts: Sequence[LengthDoubt]) -> Iterator[Reason]
         yield _reason("off", "advice", "Something is off at the workstation.", off)
     if room:
         yield _reason("room", "advice", "Something is off in the room.", room)
-    mild = [id for id, position in felt.items() if position < MEDIUM]
+    mild = [id for id, strength in felt.items() if strength < MEDIUM]
     if mild:
         yield _reason("mild", "advice", f"Discomfort below {MEDIUM}.", _named(mild))
 
 
 def _after(answers: Answers, before: Before) -> Iterator[Reason]:
     felt = felt_in(answers)
-    strong = [id for id, position in felt.items() if position >= STRONG]
+    strong = [id for id, strength in felt.items() if strength >= STRONG]
     risen = [
         id
-        for id, position in felt.items()
-        if MEDIUM <= position < STRONG and position - before.discomfort.get(id, 0.0) >= RISEN
+        for id, strength in felt.items()
+        if MEDIUM <= strength < STRONG and strength - before.discomfort.get(id, 0.0) >= RISEN
     ]
-    stays = [id for id, position in felt.items() if MEDIUM <= position < STRONG and id not in risen]
+    stays = [id for id, strength in felt.items() if MEDIUM <= strength < STRONG and id not in risen]
     moved = [id for id, value in answers.items() if id.startswith("still.") and value == "no"]
     unsure = [id for id, value in answers.items() if id.startswith("still.") and value == "unsure"]
     pieces = [

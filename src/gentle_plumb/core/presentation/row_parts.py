@@ -44,7 +44,7 @@ class Chosen:
 
 
 @dataclass(frozen=True, kw_only=True)
-class About:
+class RowSubject:
     """Where a number is from: its inputs, the choices behind it, and the source of its rule."""
 
     inputs: list[Input]

@@ -18,9 +18,9 @@ from ..units import LengthUnit
 from ..words import say_percent
 from .row_parts import (
     LEAST_LEFT_OVER,
-    About,
     At,
     RowState,
+    RowSubject,
     apart_text,
     band_text,
     chosen_for,
@@ -76,7 +76,7 @@ class RowView:
     dial: str | None
     computed: str | None
     chance: str | None
-    about: About
+    about: RowSubject
     state: RowState
     made_of: str | None
     datum: str
@@ -160,7 +160,7 @@ def row_view(
         dial=dial_text(row, unit, offset),
         computed=value_text(row, computed, unit) if own is not None else None,
         chance=chance_text(row),
-        about=About(
+        about=RowSubject(
             inputs=[] if brief else inputs_of(row, case.body, record, unit, today),
             chosen=[] if brief else chosen_for(row, bundle),
             source=SOURCES[row.source].title,

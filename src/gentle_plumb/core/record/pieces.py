@@ -6,7 +6,7 @@ from dataclasses import dataclass
 
 from . import fields
 from .fields import Field
-from .fields.place import fields_in
+from .fields.group import fields_in
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -56,15 +56,13 @@ class StateSources:
     held: Mapping[str, str] = field(default_factory=dict)
 
 
-def given_by(
-    record: Record, all_settings: tuple[Settings, Settings], held: Mapping[str, str]
-) -> Given:
+def given_by(record: Record, found: tuple[Settings, Settings], held: Mapping[str, str]) -> Given:
     """Return what stands where it stands: what was set, and what is left alone as it was found.
 
     Parameters
     ----------
     record : Record
-    all_settings : pair of Settings
+    found : pair of Settings
         As found, seated and standing.
     held : mapping
         Regions that a red flag holds back, each with the flag.
@@ -73,24 +71,18 @@ def given_by(
     said = answers_of(record)
     placed: list[Settings] = []
     alone: list[Settings] = []
-    for posture, left, was in zip(
-        fields.work.POSTURES, settings_left(record), all_settings, strict=True
-    ):
+    for posture, left, was in zip(fields.work.POSTURES, settings_left(record), found, strict=True):
         set_to: dict[str, float] = {}
         stays: dict[str, float] = {}
         for key in fields.settings.setting[posture]:
             answers = said.get(f"set-{posture}-{key}", SILENT)
-            position, before = left.get(key), was.get(key)
+            value, before = left.get(key), was.get(key)
             if answers.stops or answers.put_off:
-                stands = (
-                    position
-                    if position is not None and not _hurt_there(answers, position)
-                    else before
-                )
+                stands = value if value is not None and not _hurt_there(answers, value) else before
                 if stands is not None:
                     stays[key] = stands
-            elif position is not None:
-                set_to[key] = position
+            elif value is not None:
+                set_to[key] = value
             elif before is not None and QUANTITIES[key].region in held:
                 stays[key] = before
         placed.append(Settings(**set_to))
@@ -98,11 +90,11 @@ def given_by(
     return Given(placed=(placed[0], placed[1]), alone=(alone[0], alone[1]))
 
 
-def _hurt_there(answers: StepAnswers, position: float) -> bool:
+def _hurt_there(answers: StepAnswers, value: float) -> bool:
     """Whether a number is the one at which it hurt, and not where it was put back to."""
     if not answers.stops:
         return False
-    return answers.stopped_at is None or abs(answers.stopped_at - position) < LEAST_DEG
+    return answers.stopped_at is None or abs(answers.stopped_at - value) < LEAST_DEG
 
 
 def states_of(sources: StateSources) -> States:
@@ -146,9 +138,9 @@ def _state(sources: StateSources, row: FitRow, left: float | None) -> PieceState
     stopped_at = said.stopped_at if said.stopped_at is not None else left if hurt else None
     left = None if hurt else left
     kind = _kind(sources, row, said, left)
-    value = row.found
+    found = row.found
     known = _known(sources, row, left) if left is not None else _as_found(sources, row)
-    stands = left if left is not None else value
+    stands = left if left is not None else found
     if kind == StateKind.SET and left is None:
         stands, known = None, Known.EYE
     if kind in (StateKind.NOT_PRESENT, StateKind.TO_GET):
@@ -161,7 +153,7 @@ def _state(sources: StateSources, row: FitRow, left: float | None) -> PieceState
         kind=kind,
         target=row.target,
         setting=row.setting,
-        found=value,
+        found=found,
         stands=stands,
         known=known if stands is not None or known == Known.EYE else None,
         plus_minus=ERROR[row.unit]
@@ -228,12 +220,8 @@ def _needed(sources: StateSources, row: FitRow) -> Added | None:
     """Return what has to be got before a thing can be set; None where nothing has, or it is there by now."""
     slot = CARRIED_BY.get(row.key)
     for added in sources.added:
-        for_standing = added.id.endswith("_standing")
-        if (
-            added.slot != slot
-            or added.price == "nothing"
-            or (for_standing and row.posture == "seated")
-        ):
+        elsewhere = row.posture == "seated" and added.id.endswith("_standing")
+        if elsewhere or added.slot != slot or added.price == "nothing":
             continue
         answers = sources.said.get(f"add-{added.id}", SILENT)
         if answers.state != ActionAnswer.DONE:

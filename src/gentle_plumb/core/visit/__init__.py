@@ -2,7 +2,7 @@
 
 from .at_place import furthest_step, places_of, values_at
 from .body import HOUSE, Measuring, body_from, readings_of, resolved_of, settled
-from .case import case_from, chosen_policies, overrules, settings_left, things_taken
+from .case import case_from, chosen_policies, overrules, selected_additions, settings_left
 from .conditions import conditions_of, limits_of
 from .decider import Decider, decider_of
 from .doubts import Doubt, doubts, spoken_date

@@ -108,7 +108,7 @@ def case_from(
     return as_it_will_lean(case)
 
 
-def things_taken(record: Record) -> frozenset[str]:
+def selected_additions(record: Record) -> frozenset[str]:
     """Return what is ticked for a plan of the practitioner's own."""
     return frozenset(
         key for key in record.members(fields.work.OWN_PLAN) if record.yes(fields.work.taken(key))

@@ -9,7 +9,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from datetime import date
 
-from ..body import DIMENSIONS, FACTORS, Body, Earlier, Question, questions
+from ..body import DIMENSIONS, FACTORS, Body, Earlier, PlausibilityDoubt, questions
 from ..record import Record, fields
 from ..units import MM_PER, LengthUnit, format_length
 from .body import heel_of, other_sides, resolved_of
@@ -94,7 +94,7 @@ def _exchange(record: Record, a: str, b: str, unit: LengthUnit) -> tuple[Fix, ..
 
 
 def _way_out(
-    record: Record, question: Question, unit: LengthUnit
+    record: Record, question: PlausibilityDoubt, unit: LengthUnit
 ) -> tuple[str | None, tuple[Fix, ...]]:
     slip, name = question.slip, question.dimension
     if slip is None:
@@ -117,7 +117,7 @@ def _way_out(
     return f"Make it {_length(slip.mm + heel, unit)}", fixes
 
 
-def _text(question: Question, unit: LengthUnit) -> str:
+def _text(question: PlausibilityDoubt, unit: LengthUnit) -> str:
     label, value = _label(question.dimension), _length(question.value_mm, unit)
     said, slip = question.expected, question.slip
     perhaps = f" {slip.words[0].upper()}{slip.words[1:]}?" if slip is not None else ""

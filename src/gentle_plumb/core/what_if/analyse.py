@@ -9,13 +9,13 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 from ..findings import Facts, findings
-from ..fit import Given, aimed_settings, fit_given
+from ..fit import Given, aimed_settings, fit_as_set
 from ..photo import PhotoReading, read_photo
 from ..plans import OwnNumbers, added_by
 from ..record import Record
 from ..states import StateSources, answers_of, given_by, keys_not_measured, settings_set, states_of
 from ..units import LengthUnit
-from ..visit import chosen_policies, held_back, overrules, photos_from, things_taken
+from ..visit import chosen_policies, held_back, overrules, photos_from, selected_additions
 from ..workstation import Settings
 from .analysis import VisitAnalysis
 from .taken_plan import OWN_SETTINGS, taken_plan
@@ -52,7 +52,7 @@ def analyse_visit(
     others = {path: value for path, value in visit_input.values.items() if path not in OWN_SETTINGS}
     place = taken_plan(
         replace(visit_input, values=others),
-        OwnNumbers(seated=numbers[0], standing=numbers[1], taken=things_taken(record)),
+        OwnNumbers(seated=numbers[0], standing=numbers[1], taken=selected_additions(record)),
         brief,
     )
     all_settings = place.bare.found_seated, place.bare.found_standing
@@ -61,7 +61,7 @@ def analyse_visit(
     meant = place.case
     place = place.given(placed.all)
     case = place.case
-    fitted = fit_given(case, own=own, given=placed, meant=meant)
+    fitted = fit_as_set(case, own=own, given=placed, meant=meant)
     result = fitted.result
     computed = Settings(), Settings()
     if not brief and any(settings != Settings() for settings in own):

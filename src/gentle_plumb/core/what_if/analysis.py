@@ -31,7 +31,7 @@ from ..presentation import JointView, RowView, joint_views, laptop_views, row_vi
 from ..record import Record, fields
 from ..states import States, answers_of
 from ..units import LengthUnit
-from ..visit import display_offset, held_back, raised_red_flags, things_taken
+from ..visit import display_offset, held_back, raised_red_flags, selected_additions
 from ..workstation import Settings
 from .needs import programme_of
 from .visit_input import VisitInput
@@ -167,7 +167,9 @@ class VisitAnalysis:
 
     def _numbers(self) -> OwnNumbers:
         return OwnNumbers(
-            seated=self.own[0], standing=self.own[1], taken=things_taken(self.visit_input.record)
+            seated=self.own[0],
+            standing=self.own[1],
+            taken=selected_additions(self.visit_input.record),
         )
 
     def scene(self, request: SceneRequest, *, behind: VisitAnalysis | None = None) -> Scene:

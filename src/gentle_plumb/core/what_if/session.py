@@ -47,7 +47,7 @@ WhatIfOverrides = Mapping[str, str]
 
 
 @dataclass(frozen=True, kw_only=True)
-class Trouble:
+class InvalidOverride:
     """A try that can't be read or is out of range: it is left out, the others count."""
 
     field: str
@@ -76,7 +76,7 @@ class WhatIfResult:
     plans: list[PlanView]
     fixes: list[PurchaseView]
     offers: list[OfferView]
-    troubles: list[Trouble]
+    troubles: list[InvalidOverride]
     bundle: dict[str, str]
     scene: Scene
 
@@ -101,14 +101,14 @@ class WhatIfRequest:
 
 def overridden_values(
     visit_input: VisitInput, tries: WhatIfOverrides, unit: LengthUnit
-) -> tuple[VisitInput, list[Trouble]]:
+) -> tuple[VisitInput, list[InvalidOverride]]:
     """The visit with what is typed laid over it, and what could not be."""
     values, troubles = dict(visit_input.values), []
     for path, typed in tries.items():
         try:
             values[path] = read_typed(field_of(path), typed, unit=unit)
         except FieldError as error:
-            troubles.append(Trouble(field=path, detail=error.message))
+            troubles.append(InvalidOverride(field=path, detail=error.message))
     return replace(visit_input, values=values), troubles
 
 

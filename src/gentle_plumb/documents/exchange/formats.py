@@ -6,7 +6,7 @@ from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 
 from ...services.models import MeasurementSheet
-from ..carried import MEASUREMENTS, files_in
+from ..embedded_files import MEASUREMENTS, files_in
 from .about import Read
 from .csv_format import read_csv, write_clients, write_readings
 from .fhir_format import read_fhir, write_fhir

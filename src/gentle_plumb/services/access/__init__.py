@@ -1,5 +1,5 @@
 """Who comes in, and which clients they see."""
 
-from .entrances import Door, EntranceService, MadeDoor
+from .one_time_links import Door, MadeDoor, OneTimeLinkService
 from .ports import ClientAccesses, OneTimeLinks
 from .restricted import HIDDEN, AccessService

@@ -33,7 +33,7 @@ from .accounts import (
 )
 from .archives import ArchivedPhoto, ArchivedVisit, ClientArchive
 from .bulk import BulkJob, BulkJobView, SignedPaper
-from .device import Belongings, TakenVisit
+from .device import OfflineData, OfflineVisit
 from .files import (
     MOST_TROUBLES,
     FileLine,

@@ -58,7 +58,7 @@ class StaffLetter:
     link_id: UUID
     url: str
     state: MailState = "waiting"
-    attempts: int = 0
+    tries: int = 0
     trouble: str = ""
     sent_at: datetime | None = None
 

@@ -11,7 +11,7 @@ from .visits import Client, EarlierVisit, Entry, PhotoHead, Report, ReportHead, 
 
 
 @dataclass(frozen=True, kw_only=True)
-class TakenVisit:
+class OfflineVisit:
     """A visit with everything that it is worked through from.
 
     ``last`` is its last signed version with its content, ``earlier`` what was measured of the client before,
@@ -25,11 +25,11 @@ class TakenVisit:
     photos: list[PhotoHead]
     last: Report | None
     earlier: list[EarlierVisit]
-    before: TakenVisit | None = None
+    before: OfflineVisit | None = None
 
 
 @dataclass(frozen=True, kw_only=True)
-class Belongings:
+class OfflineData:
     """What a member works with beside visits: the member without secrets, and what the practice has chosen.
 
     ``errors`` are the member's errors of one reading by dimension, mm, ``policies`` the practice's positions by

@@ -118,7 +118,7 @@ class MailView:
     recipient: str
     due_at: datetime
     state: MailState = "waiting"
-    attempts: int = 0
+    tries: int = 0
     trouble: str = ""
     sent_at: datetime | None = None
 

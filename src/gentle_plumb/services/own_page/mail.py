@@ -105,7 +105,7 @@ class MailService:
         if not link.open_on(practice.day(self._clock())) or mail.round_id in done:
             self._pages.settle_mail(replace(mail, state="dropped", url=""))
             return
-        handed = hand_over(self._sender, self._letter(practice, link, mail), mail.attempts)
+        handed = hand_over(self._sender, self._letter(practice, link, mail), mail.tries)
         self._pages.settle_mail(
             replace(
                 mail,

@@ -2,9 +2,9 @@
 
 from __future__ import annotations
 
-from ..keeping import REASON_SAYS, Proof, counts_in_words
 from ..models import Practice
 from ..paper_models import ErasurePaper
+from ..retention import REASON_SAYS, Proof, counts_in_words
 
 
 def erasure_paper(practice: Practice, proof: Proof, name: str) -> ErasurePaper:

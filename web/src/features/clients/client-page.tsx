@@ -136,7 +136,7 @@ export function ClientPage() {
           <History clientId={clientId} />
           {me?.role === "owner" && (
             <Link
-              to="/trail"
+              to="/audit-log"
               search={{ client: clientId }}
               className="inline-flex min-h-11 items-center underline"
             >

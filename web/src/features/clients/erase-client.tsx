@@ -21,7 +21,7 @@ const PATHS = {
   photographs: "/api/clients/{client_id}/photographs",
 } as const;
 
-const HELD = ["/api/clients", "/api/visits", "/api/keeping", "/api/visits/{visit_id}"] as const;
+const HELD = ["/api/clients", "/api/visits", "/api/retention", "/api/visits/{visit_id}"] as const;
 
 /** Erase a client, or their photographs: the name is asked for, and the proof handed over. */
 export function Erase({

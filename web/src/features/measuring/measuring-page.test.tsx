@@ -93,7 +93,7 @@ const choose = async () =>
 
 test("a file is looked at first, and written only when that is said", async () => {
   const { server } = await open("exchange", {
-    "POST /api/exchange/look": { body: preview },
+    "POST /api/exchange/preview": { body: preview },
     "POST /api/exchange": { body: {} },
   });
   await choose();
@@ -112,7 +112,7 @@ test("a file with anything wrong in it is not taken in, and every line says why"
     reason: `${value}: 1610 cm is outside 120.0 to 220.0 cm.`,
   }));
   await open("exchange", {
-    "POST /api/exchange/look": { body: { ...preview, understood: [], troubles } },
+    "POST /api/exchange/preview": { body: { ...preview, understood: [], troubles } },
   });
   await choose();
   const alert = within(await screen.findByRole("alert"));

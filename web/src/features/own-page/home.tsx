@@ -15,7 +15,7 @@ const SAYS: Partial<Record<Round, Key>> = {
 /** What there is for the client: what they were given, and what they are asked. */
 export function Home({ view, onBegin }: { view: View; onBegin: (round: Round) => void }) {
   const { t, of } = useWords();
-  const { given } = view;
+  const { own_numbers: given } = view;
   return (
     <>
       <h1 className="mb-4 text-3xl">{t(view.request ? "home.round.request" : "page.title")}</h1>

@@ -331,7 +331,7 @@ export function Still({ questions, answers, answer, unit, view }: SectionProps) 
     .filter((question) => !question.id.startsWith("tape."))
     .map((question) => {
       const [kind = "", key = ""] = question.id.split(".");
-      const line = view.given?.numbers.find((number) => number.key === key);
+      const line = view.own_numbers?.numbers.find((number) => number.key === key);
       const label =
         kind === "piece"
           ? t("piece.ask", { what: question.about ?? "" })

@@ -11,12 +11,12 @@ import { PageHead } from "@/shared/ui/page-head";
 import { Skeleton } from "@/shared/ui/skeleton";
 import { afterwards, Erase, ProofPaper } from "../clients/erase-client";
 
-type Keeping = Schemas["KeepingView"];
+type Keeping = Schemas["RetentionView"];
 type Due = Schemas["DueErasure"];
 
 /** How long records are kept, what is due to go, and what was erased: an owner decides, nothing goes by itself. */
 export function KeepingPage() {
-  const keeping = server.useQuery("get", "/api/keeping");
+  const keeping = server.useQuery("get", "/api/retention");
   return (
     <>
       <p className="mb-2">
@@ -54,8 +54,8 @@ const FIELDS = [
 
 function Periods({ keeping }: { keeping: Keeping }) {
   const queries = useQueryClient();
-  const put = server.useMutation("put", "/api/keeping", {
-    onSuccess: () => stale(queries, "/api/keeping"),
+  const put = server.useMutation("put", "/api/retention", {
+    onSuccess: () => stale(queries, "/api/retention"),
   });
   const [typed, setTyped] = useState(FIELDS.map(([name]) => `${keeping[name] ?? ""}`));
   const read = typed.map((text) => (text.trim() ? Number(text) : null));

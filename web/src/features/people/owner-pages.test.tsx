@@ -5,7 +5,7 @@ import type { Schemas } from "@/shared/api/client";
 import { openPage } from "@/test/page";
 import { refused } from "@/test/server";
 
-const keeping: Schemas["KeepingView"] = {
+const keeping: Schemas["RetentionView"] = {
   keep_signed_years: 8,
   keep_unsigned_years: null,
   keep_photographs_months: null,
@@ -36,15 +36,15 @@ const keeping: Schemas["KeepingView"] = {
 };
 
 test("periods are saved as whole numbers, an empty one as none", async () => {
-  const { server } = await openPage("/keeping", {
-    "GET /api/keeping": { body: keeping },
-    "PUT /api/keeping": { body: {} },
+  const { server } = await openPage("/retention", {
+    "GET /api/retention": { body: keeping },
+    "PUT /api/retention": { body: {} },
   });
   const form = within(await screen.findByRole("form", { name: "Periods" }));
   await userEvent.clear(form.getByLabelText("With a signed report, years"));
   await userEvent.type(form.getByLabelText("Photographs, months"), "10");
   await userEvent.click(form.getByRole("button", { name: "Save" }));
-  expect(server.sent("PUT /api/keeping")).toEqual({
+  expect(server.sent("PUT /api/retention")).toEqual({
     keep_signed_years: null,
     keep_unsigned_years: null,
     keep_photographs_months: 10,
@@ -52,8 +52,8 @@ test("periods are saved as whole numbers, an empty one as none", async () => {
 });
 
 test("what is due says what it holds, and is erased for that reason", async () => {
-  const { server } = await openPage("/keeping", {
-    "GET /api/keeping": { body: keeping },
+  const { server } = await openPage("/retention", {
+    "GET /api/retention": { body: keeping },
     "DELETE /api/clients/client-1/photographs": {
       body: { ...keeping.erased[0], what: "photographs" },
     },
@@ -75,7 +75,7 @@ test("what is due says what it holds, and is erased for that reason", async () =
 });
 
 test("what was erased is kept without a name; one typed for the paper is kept nowhere", async () => {
-  await openPage("/keeping", { "GET /api/keeping": { body: { ...keeping, due: [] } } });
+  await openPage("/retention", { "GET /api/retention": { body: { ...keeping, due: [] } } });
   const erased = within(await screen.findByRole("region", { name: "Erased" }));
   expect(erased.getByText(/its time was over\./)).toBeTruthy();
   await userEvent.click(erased.getByRole("button", { name: "Proof …" }));
@@ -85,7 +85,7 @@ test("what was erased is kept without a name; one typed for the paper is kept no
 
 test("without a period nothing is ever due, and the page says so", async () => {
   const none = { ...keeping, keep_signed_years: null, due: [], erased: [] };
-  await openPage("/keeping", { "GET /api/keeping": { body: none } });
+  await openPage("/retention", { "GET /api/retention": { body: none } });
   expect(await screen.findByText("No period is set: nothing is ever due.")).toBeTruthy();
 });
 
@@ -104,7 +104,7 @@ const running: Schemas["Running"] = {
 };
 
 test("an owner sees the last backup, what waits and which version runs", async () => {
-  await openPage("/running", { "GET /api/running": { body: running } });
+  await openPage("/status", { "GET /api/system-status": { body: running } });
   const backups = await screen.findByRole("region", { name: "Backups" });
   expect(backups.textContent).toContain("12.3 MB, encrypted and read back.");
   expect(backups.textContent).toContain("kept for 14 days");
@@ -122,7 +122,7 @@ test.each([
   [{ worker_lost: true }, "Nothing has been working on the queue since"],
   [{ worker_lost: true, worker_heard: null }, "Nothing has ever worked on the queue."],
 ])("trouble is said where it is: %o", async (over, words) => {
-  await openPage("/running", { "GET /api/running": { body: { ...running, ...over } } });
+  await openPage("/status", { "GET /api/system-status": { body: { ...running, ...over } } });
   const alerts = await screen.findAllByRole("alert");
   expect(alerts.map(({ textContent }) => textContent).join()).toContain(words);
   expect(alerts.length).toBe(1);
@@ -134,9 +134,9 @@ test("a mail that was given up leads to where it is sent again, or is let go", a
     { ...mail, trouble: "The mailbox is full.", client_id: "client-1" },
     { ...mail, id: "mail-2", to: "sam@example.org", trouble: "No such host.", client_id: null },
   ];
-  const { server } = await openPage("/running", {
-    "GET /api/running": { body: { ...running, failed } },
-    "DELETE /api/running/failed/mail-2": { status: 204 },
+  const { server } = await openPage("/status", {
+    "GET /api/system-status": { body: { ...running, failed } },
+    "DELETE /api/system-status/failed/mail-2": { status: 204 },
   });
   const section = within(await screen.findByRole("region", { name: "Mail that was given up" }));
   expect(section.getByRole("link", { name: /from the client/ }).getAttribute("href")).toBe(
@@ -146,10 +146,10 @@ test("a mail that was given up leads to where it is sent again, or is let go", a
     "/people",
   );
   await userEvent.click(section.getByRole("button", { name: /Let it go.*sam@example\.org/ }));
-  expect(server.asked).toContain("DELETE /api/running/failed/mail-2");
+  expect(server.asked).toContain("DELETE /api/system-status/failed/mail-2");
 });
 
-const lineOf = (number: number): Schemas["TrailLineView"] => ({
+const lineOf = (number: number): Schemas["AuditLineView"] => ({
   number,
   at: "2026-11-30T09:05:00Z",
   who: "Ines Calloway",
@@ -163,20 +163,20 @@ const lineOf = (number: number): Schemas["TrailLineView"] => ({
 });
 
 test("the trail is asked by client, person, act and day, and handed over as it is asked", async () => {
-  const { server } = await openPage("/trail?client=client-1", {
-    "GET /api/trail": { body: [lineOf(7)] },
+  const { server } = await openPage("/audit-log?client=client-1", {
+    "GET /api/audit-log": { body: [lineOf(7)] },
     "GET /api/members": { body: [{ id: "member-2", name: "Tom Averly" }] },
   });
   const list = within(await screen.findByRole("list", { name: "Trail" }));
   expect(await list.findByText("Read a visit")).toBeTruthy();
-  const asked = () => server.calls.filter(({ key }) => key === "GET /api/trail").at(-1)?.query;
+  const asked = () => server.calls.filter(({ key }) => key === "GET /api/audit-log").at(-1)?.query;
   expect(asked()).toEqual({ client: "client-1", carried: "false" });
   await userEvent.click(screen.getByRole("checkbox", { name: /Include copies/ }));
   await expect.poll(asked).toEqual({ client: "client-1", carried: "true" });
   await userEvent.click(screen.getByRole("combobox", { name: "What" }));
   await userEvent.click(await screen.findByRole("option", { name: "Exported" }));
   await expect.poll(asked).toEqual({ client: "client-1", carried: "true", act: "export" });
-  server.answers["GET /api/trail"] = { body: [] };
+  server.answers["GET /api/audit-log"] = { body: [] };
   await userEvent.type(screen.getByLabelText("From"), "2026-11-01");
   expect(await screen.findByText("No line matches this choice.")).toBeTruthy();
   expect(asked()).toMatchObject({ since: "2026-11-01" });
@@ -184,8 +184,10 @@ test("the trail is asked by client, person, act and day, and handed over as it i
 
 test("two hundred lines are a page; earlier ones come below, and there is a way back", async () => {
   const page = Array.from({ length: 200 }, (_, value) => lineOf(400 - value));
-  const { server } = await openPage("/trail", {
-    "GET /api/trail": ({ url }) => ({ body: url.includes("before=201") ? [lineOf(200)] : page }),
+  const { server } = await openPage("/audit-log", {
+    "GET /api/audit-log": ({ url }) => ({
+      body: url.includes("before=201") ? [lineOf(200)] : page,
+    }),
   });
   await userEvent.click(await screen.findByRole("button", { name: "Earlier lines" }));
   await expect.poll(() => server.calls.at(-1)?.query.before).toBe("201");
@@ -194,7 +196,7 @@ test("two hundred lines are a page; earlier ones come below, and there is a way 
   expect(await screen.findByRole("button", { name: "Earlier lines" })).toBeTruthy();
 });
 
-test.each(["/keeping", "/running", "/trail"])("%s says why it shows nothing", async (path) => {
+test.each(["/retention", "/status", "/audit-log"])("%s says why it shows nothing", async (path) => {
   await openPage(path, { [`GET /api${path}`]: refused(403, "An owner sees this.") });
   expect((await screen.findByRole("alert")).textContent).toBe("An owner sees this.");
 });

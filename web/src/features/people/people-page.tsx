@@ -37,13 +37,13 @@ export function PeoplePage() {
       <PageHead title="Practice" says={me?.practice}>
         {owns && (
           <>
-            <Link to="/trail" className="inline-flex min-h-11 items-center px-3 underline">
+            <Link to="/audit-log" className="inline-flex min-h-11 items-center px-3 underline">
               Trail
             </Link>
-            <Link to="/keeping" className="inline-flex min-h-11 items-center px-3 underline">
+            <Link to="/retention" className="inline-flex min-h-11 items-center px-3 underline">
               Keeping and erasing
             </Link>
-            <Link to="/running" className="inline-flex min-h-11 items-center px-3 underline">
+            <Link to="/status" className="inline-flex min-h-11 items-center px-3 underline">
               Backups and mail
             </Link>
             <Button look="next" onClick={() => setInviting(true)}>

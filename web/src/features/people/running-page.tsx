@@ -15,7 +15,7 @@ const moment = (iso: string) => `${longDate(dayOf(new Date(iso)))}, ${clockTime(
 
 /** How the program runs, for an owner: whether backups are made, what waits, and what was given up. */
 export function RunningPage() {
-  const running = server.useQuery("get", "/api/running");
+  const running = server.useQuery("get", "/api/system-status");
   return (
     <>
       <p className="mb-2">
@@ -93,8 +93,8 @@ function Shown({ running }: { running: Running }) {
 
 function Failed({ mail }: { mail: Running["failed"][number] }) {
   const queries = useQueryClient();
-  const letGo = server.useMutation("delete", "/api/running/failed/{mail_id}", {
-    onSettled: () => stale(queries, "/api/running", "/api/invitations"),
+  const letGo = server.useMutation("delete", "/api/system-status/failed/{mail_id}", {
+    onSettled: () => stale(queries, "/api/system-status", "/api/invitations"),
   });
   return (
     <li className="border-b border-hair py-2">

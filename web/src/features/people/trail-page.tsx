@@ -14,7 +14,7 @@ import { PageHead } from "@/shared/ui/page-head";
 import { Select } from "@/shared/ui/select";
 import { Skeleton } from "@/shared/ui/skeleton";
 
-type Line = Schemas["TrailLineView"];
+type Line = Schemas["AuditLineView"];
 type Act = Line["act"];
 
 const ACTS: Record<Act, string> = {
@@ -70,7 +70,7 @@ function queryOf(asked: Asked, before?: number) {
 
 /** Who saw and did what, for the owner: by client, member, act and day; as CSV. */
 export function TrailPage() {
-  const search = useSearch({ from: "/shell/trail" });
+  const search = useSearch({ from: "/shell/audit-log" });
   const [asked, setAsked] = useState<Asked>({
     ...{ client: search.client ?? "", member: "", act: "", carried: false, since: "", until: "" },
   });
@@ -78,7 +78,7 @@ export function TrailPage() {
   const query = queryOf(asked, before);
   const trail = server.useQuery(
     "get",
-    "/api/trail",
+    "/api/audit-log",
     { params: { query } },
     { placeholderData: keepPreviousData },
   );
@@ -103,7 +103,7 @@ export function TrailPage() {
         title="Trail"
         says="Who saw and did what. Lines are added and never changed; ./plumb verify checks that none is gone. Reads and changes of one visit within five minutes are one line."
       >
-        <Download href={`/api/trail.csv?${csv}`} file="trail.csv">
+        <Download href={`/api/audit-log.csv?${csv}`} file="trail.csv">
           CSV
         </Download>
       </PageHead>

@@ -9,7 +9,7 @@ export function RedFlagsBanner() {
   const { catalogue } = useVisitFacts();
   const drawnVisit = useWorkup();
   const { go, step, part } = useNavigation();
-  const open = (drawnVisit?.signs ?? []).filter((sign) => !sign.done);
+  const open = (drawnVisit?.red_flags ?? []).filter((sign) => !sign.done);
   if (open.length === 0) return null;
   const there = askPart("ask.sign", catalogue.fields);
   const here = step === "ask" && part === there;

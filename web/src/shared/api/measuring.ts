@@ -13,7 +13,7 @@ export function useMeasuringLists() {
 /** Keep, change or drop a list of dimensions. */
 export function useListChanges() {
   const queries = useQueryClient();
-  const done = { onSettled: () => stale(queries, LISTS, "/api/visits/{visit_id}/worked") };
+  const done = { onSettled: () => stale(queries, LISTS, "/api/visits/{visit_id}/results") };
   return {
     add: server.useMutation("post", LISTS, done),
     change: server.useMutation("put", LIST, done),
@@ -61,7 +61,7 @@ export function useTakeReading() {
 
 /** What a file says, and what importing it would do. */
 export function useLook() {
-  return server.useMutation("post", "/api/exchange/look");
+  return server.useMutation("post", "/api/exchange/preview");
 }
 
 export function useImport() {
@@ -83,12 +83,12 @@ export function useExercise(number: number, unit: Unit) {
 type Given = "keep" | "repeat" | "question";
 
 /** What an exercise's answer is worth, once one is given. */
-export function useVerdict(number: number, unit: Unit, text: Given | null) {
+export function useVerdict(number: number, unit: Unit, choice: Given | null) {
   return server.useQuery(
     "get",
     "/api/drill/{number}/verdict",
-    { params: { path: { number }, query: { given: text ?? "keep", unit } } },
-    { enabled: text !== null, staleTime: Number.POSITIVE_INFINITY },
+    { params: { path: { number }, query: { choice: choice ?? "keep", unit } } },
+    { enabled: choice !== null, staleTime: Number.POSITIVE_INFINITY },
   );
 }
 

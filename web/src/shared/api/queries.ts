@@ -13,7 +13,7 @@ import { ofVisit, outdate, stale } from "./stale";
 
 const CLIENT = "/api/clients/{client_id}";
 const VISIT = "/api/visits/{visit_id}";
-const WORKED = "/api/visits/{visit_id}/worked";
+const WORKED = "/api/visits/{visit_id}/results";
 const REPORT = "/api/visits/{visit_id}/report";
 const SHELF_ITEM = "/api/shelf/{item_id}";
 const PHOTO_OF_VISIT = "/api/visits/{visit_id}/photos/{photo_id}";
@@ -257,7 +257,7 @@ export function putAnswer(
   view: View | null,
   answer: Schemas["ChangeAnswer"],
 ): void {
-  const { entry, revision, worked } = answer;
+  const { entry, revision, drawn: worked } = answer;
   const mark = isByDevice(answer) ? { by_device: true } : {};
   queries.setQueryData<Schemas["OpenVisit"]>(
     ofVisit(VISIT, visitId),
@@ -318,7 +318,7 @@ export function useImportClient() {
 export function useSince(id: string, unit: Unit) {
   return server.useQuery(
     "get",
-    "/api/visits/{visit_id}/since",
+    "/api/visits/{visit_id}/changes-since",
     { params: { path: { visit_id: id }, query: { unit } } },
     { staleTime: 60_000 },
   );

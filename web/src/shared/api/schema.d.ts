@@ -592,7 +592,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/keeping": {
+    "/api/retention": {
         parameters: {
             query?: never;
             header?: never;
@@ -603,12 +603,12 @@ export interface paths {
          * Keeping
          * @description How long records are kept, what is due to go, what was erased; owners only.
          */
-        get: operations["keeping_api_keeping_get"];
+        get: operations["keeping_api_retention_get"];
         /**
          * Set Periods
          * @description Set how long records are kept; owners only. Nothing is erased by itself.
          */
-        put: operations["set_periods_api_keeping_put"];
+        put: operations["set_periods_api_retention_put"];
         post?: never;
         delete?: never;
         options?: never;
@@ -680,7 +680,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/running": {
+    "/api/system-status": {
         parameters: {
             query?: never;
             header?: never;
@@ -691,7 +691,7 @@ export interface paths {
          * Running
          * @description Backups, what waits and what was given up; owners only.
          */
-        get: operations["running_api_running_get"];
+        get: operations["running_api_system_status_get"];
         put?: never;
         post?: never;
         delete?: never;
@@ -700,7 +700,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/running/failed/{mail_id}": {
+    "/api/system-status/failed/{mail_id}": {
         parameters: {
             query?: never;
             header?: never;
@@ -714,7 +714,7 @@ export interface paths {
          * Let Go
          * @description Let a mail go that was given up; owners only.
          */
-        delete: operations["let_go_api_running_failed__mail_id__delete"];
+        delete: operations["let_go_api_system_status_failed__mail_id__delete"];
         options?: never;
         head?: never;
         patch?: never;
@@ -908,7 +908,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/visits/{visit_id}/since": {
+    "/api/visits/{visit_id}/changes-since": {
         parameters: {
             query?: never;
             header?: never;
@@ -919,7 +919,7 @@ export interface paths {
          * Since
          * @description What has become of the client since their visit before; nothing for a first one.
          */
-        get: operations["since_api_visits__visit_id__since_get"];
+        get: operations["since_api_visits__visit_id__changes_since_get"];
         put?: never;
         post?: never;
         delete?: never;
@@ -995,7 +995,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/visits/{visit_id}/worked": {
+    "/api/visits/{visit_id}/results": {
         parameters: {
             query?: never;
             header?: never;
@@ -1006,7 +1006,7 @@ export interface paths {
          * Worked
          * @description The visit worked out and drawn, every text in the unit asked for.
          */
-        get: operations["worked_api_visits__visit_id__worked_get"];
+        get: operations["worked_api_visits__visit_id__results_get"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1015,7 +1015,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/visits/{visit_id}/given": {
+    "/api/visits/{visit_id}/input": {
         parameters: {
             query?: never;
             header?: never;
@@ -1026,7 +1026,7 @@ export interface paths {
          * Given
          * @description What a visit is worked out from at a place: what the page's own what-if begins with.
          */
-        get: operations["given_api_visits__visit_id__given_get"];
+        get: operations["given_api_visits__visit_id__input_get"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1035,7 +1035,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/visits/{visit_id}/try": {
+    "/api/visits/{visit_id}/what-if": {
         parameters: {
             query?: never;
             header?: never;
@@ -1048,7 +1048,7 @@ export interface paths {
          * Try Out
          * @description What a visit would come to if something were otherwise. Nothing is kept.
          */
-        post: operations["try_out_api_visits__visit_id__try_post"];
+        post: operations["try_out_api_visits__visit_id__what_if_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1751,7 +1751,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/exchange/look": {
+    "/api/exchange/preview": {
         parameters: {
             query?: never;
             header?: never;
@@ -1764,7 +1764,7 @@ export interface paths {
          * Look
          * @description What a file says, line by line, and what importing it would do. Writes nothing.
          */
-        post: operations["look_api_exchange_look_post"];
+        post: operations["look_api_exchange_preview_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2459,7 +2459,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/trail": {
+    "/api/audit-log": {
         parameters: {
             query?: never;
             header?: never;
@@ -2470,7 +2470,7 @@ export interface paths {
          * Trail
          * @description Who saw and did what, the latest first, 200 lines at a time; owners only.
          */
-        get: operations["trail_api_trail_get"];
+        get: operations["trail_api_audit_log_get"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2479,7 +2479,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/trail.csv": {
+    "/api/audit-log.csv": {
         parameters: {
             query?: never;
             header?: never;
@@ -2490,7 +2490,7 @@ export interface paths {
          * Trail Csv
          * @description The same as CSV with each line's digest, as many as fit; owners only.
          */
-        get: operations["trail_csv_api_trail_csv_get"];
+        get: operations["trail_csv_api_audit_log_csv_get"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2503,18 +2503,6 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
-        /**
-         * About
-         * @description Where a number is from: its inputs, the choices behind it, and the source of its rule.
-         */
-        About: {
-            /** Inputs */
-            inputs: components["schemas"]["Input"][];
-            /** Chosen */
-            chosen: components["schemas"]["Chosen"][];
-            /** Source */
-            source: string;
-        };
         /**
          * AccessChange
          * @description Who is to see a client.
@@ -2541,7 +2529,7 @@ export interface components {
          *     ``text`` is the whole instruction; ``changes`` is false for a setting that is left as found; ``step`` the row it sets (``seated.seat``), empty for what is
          *     no setting; ``field`` the part of its path in the record (``set.action.<field>.state``). ``test``, ``word``,
          *     ``hurts_at``, ``because`` and ``due`` are what was said of it, in words; ``moved`` says that its aim went away
-         *     under what was set, ``check`` is the test on the person, ``aim`` is the aim as it is recorded then; ``told`` is what
+         *     under what was set, ``check`` is the test on the person, ``aim`` is the aim as it is recorded then; ``status`` is what
          *     became of a setting, where it is not an order any more.
          */
         ActionView: {
@@ -2613,8 +2601,8 @@ export interface components {
             remark: string;
             /** Settled */
             settled: boolean;
-            /** Told */
-            told: string;
+            /** Status */
+            status: string;
         };
         /**
          * Added
@@ -2759,6 +2747,38 @@ export interface components {
             dial: number | null;
         };
         /**
+         * AuditLineView
+         * @description A line as an owner reads it; ``client`` is a name, as long as they are there, ``digest`` in hex digits.
+         */
+        AuditLineView: {
+            /** Who */
+            who: string;
+            /**
+             * Act
+             * @enum {string}
+             */
+            act: "sign_in" | "refused" | "sign_out" | "read" | "carry" | "change" | "sign" | "print" | "export" | "import" | "share" | "answer" | "erase" | "manage";
+            /** What */
+            what: string;
+            /** Number */
+            number: number;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Says */
+            says: string;
+            /** Client Id */
+            client_id: string | null;
+            /** Client */
+            client: string;
+            /** Visit Id */
+            visit_id: string | null;
+            /** Digest */
+            digest: string;
+        };
+        /**
          * BackupFile
          * @description A backup that was read back: when, and its size, bytes.
          */
@@ -2770,29 +2790,6 @@ export interface components {
             at: string;
             /** Size */
             size: number;
-        };
-        /**
-         * Belongings
-         * @description What a member works with beside visits: the member without secrets, and what the practice has chosen.
-         *
-         *     ``errors`` are the member's errors of one reading by dimension, mm, ``policies`` the practice's positions by
-         *     question: visits begin with both.
-         */
-        Belongings: {
-            practice: components["schemas"]["Practice"];
-            member: components["schemas"]["Member"];
-            /** Errors */
-            errors: {
-                [key: string]: number;
-            };
-            /** Policies */
-            policies: {
-                [key: string]: string;
-            };
-            /** Tables */
-            tables: components["schemas"]["PopulationTable"][];
-            /** Lists */
-            lists: components["schemas"]["MeasuringList"][];
         };
         /**
          * BodyDocument
@@ -3137,7 +3134,7 @@ export interface components {
             entry: components["schemas"]["Entry"];
             /** Revision */
             revision: number;
-            worked: components["schemas"]["DrawnVisit"] | null;
+            drawn: components["schemas"]["DrawnVisit"] | null;
         };
         /**
          * ChangedClient
@@ -3489,7 +3486,7 @@ export interface components {
          * ClientPaper
          * @description The client's paper: one page to act on, then the day, the movements, and why.
          *
-         *     ``keep_doing`` is what is done well already. ``limits`` are what is kept to, a line each; versions signed before hold them by condition, in ``cares``.
+         *     ``keep_doing`` is what is done well already. ``limits`` are what is kept to, a line each; versions signed before hold them by condition, in ``precautions``.
          *     ``first`` are the three things that matter, ``numbers`` what to come back to, ``stop`` when to stop and whom to
          *     see; ``set_today`` and ``to_set`` name the settings that are done and open, ``costs`` is what is still to be bought
          *     comes to.
@@ -3551,8 +3548,8 @@ export interface components {
             note: string;
             /** Warning */
             warning: components["schemas"]["PaperFlag"][];
-            /** Cares */
-            cares: components["schemas"]["PaperPrecaution"][];
+            /** Precautions */
+            precautions: components["schemas"]["PaperPrecaution"][];
             /** Limits */
             limits: string[];
             /** First */
@@ -3574,8 +3571,8 @@ export interface components {
              * @default
              */
             costs: string;
-            /** Lacks */
-            lacks: string[];
+            /** Shortfalls */
+            shortfalls: string[];
             /** Stop */
             stop: string[];
             day: components["schemas"]["PaperDay"] | null;
@@ -3679,8 +3676,8 @@ export interface components {
             low: number;
             /** High */
             high: number;
-            /** Over */
-            over: number;
+            /** Excess Deg */
+            excess_deg: number;
             /** Text */
             text: string;
         };
@@ -4108,10 +4105,10 @@ export interface components {
             strain: components["schemas"]["Strain"][];
             /** Photos */
             photos: components["schemas"]["PhotoView"][];
-            /** Signs */
-            signs: components["schemas"]["RaisedRedFlag"][];
-            /** Cares */
-            cares: components["schemas"]["PrecautionView"][];
+            /** Red Flags */
+            red_flags: components["schemas"]["RaisedRedFlag"][];
+            /** Precautions */
+            precautions: components["schemas"]["PrecautionView"][];
             decider: components["schemas"]["Decider"] | null;
             /** Display */
             display: string | null;
@@ -4479,8 +4476,8 @@ export interface components {
             pieces: components["schemas"]["PieceView"][];
             /** Kinds */
             kinds: components["schemas"]["ShelfKind"][];
-            /** Signs */
-            signs: components["schemas"]["RedFlag"][];
+            /** Red Flags */
+            red_flags: components["schemas"]["RedFlag"][];
             /** Urgencies */
             urgencies: {
                 [key: string]: string;
@@ -4540,7 +4537,7 @@ export interface components {
          *     was found, ``why`` what it does, ``instruction`` what to do, ``left`` what the equipment leaves
          *     undone. ``over_deg`` is how far a joint is outside its band. ``minutes`` is how far off times
          *     how long a day, ``sum`` that arithmetic in words; both None where hours are not recorded.
-         *     ``evidence`` is what was seen or measured, ``photo`` the photograph it was read from; ``felt`` what the client feels in that region and
+         *     ``evidence`` is what was seen or measured, ``photo`` the photograph it was read from; ``discomfort`` what the client feels in that region and
          *     never goes to the workplace. ``verdict``, ``words`` and ``dismissed_for`` are the
          *     practitioner's. ``mechanism`` is what it has in common with others; ``directions`` are which
          *     way its instruction moves what; ``act`` and ``who`` what sort of action it is and whose, ``adds``
@@ -4614,10 +4611,10 @@ export interface components {
             /** Photo */
             photo: string | null;
             /**
-             * Felt
+             * Discomfort
              * @default []
              */
-            felt: string[];
+            discomfort: string[];
             /**
              * Source
              * @default
@@ -4690,7 +4687,7 @@ export interface components {
          * FitResult
          * @description The whole answer: both postures, what moves between them, and what could not be judged.
          *
-         *     ``presses`` is the thigh room and ``hangs`` the foot support that is lacking, mm.
+         *     ``thigh_pressed_mm`` is the thigh room and ``foot_gap_mm`` the foot support that is lacking, mm.
          */
         FitResult: {
             seated: components["schemas"]["PostureFit"];
@@ -4703,15 +4700,15 @@ export interface components {
              */
             moves: components["schemas"]["Move"][];
             /**
-             * Presses
+             * Thigh Pressed Mm
              * @default 0
              */
-            presses: number;
+            thigh_pressed_mm: number;
             /**
-             * Hangs
+             * Foot Gap Mm
              * @default 0
              */
-            hangs: number;
+            foot_gap_mm: number;
         };
         /**
          * FitRow
@@ -5126,7 +5123,7 @@ export interface components {
          * Habit
          * @description One habit. ``joint`` and ``region`` say what it loads; ``sided`` whether a side is asked.
          *
-         *     ``asks`` is what ``do`` asks of the body. ``do`` holds whatever the numbers are. ``moves`` are pieces of advice with a direction: quantity,
+         *     ``asks`` is what ``advice`` asks of the body. ``advice`` holds whatever the numbers are. ``moves`` are pieces of advice with a direction: quantity,
          *     sign of its change, words; each is given only where the worked-out change goes that way. ``on_figure``: it has a
          *     field on the figure; what is too fine to see there is ticked in a list.
          */
@@ -5158,8 +5155,8 @@ export interface components {
             deg: number;
             /** Why */
             why: string;
-            /** Do */
-            do: string;
+            /** Advice */
+            advice: string;
             /**
              * Sided
              * @default false
@@ -5387,6 +5384,16 @@ export interface components {
             trouble: string | null;
         };
         /**
+         * InvalidOverride
+         * @description A try that can't be read or is out of range: it is left out, the others count.
+         */
+        InvalidOverride: {
+            /** Field */
+            field: string;
+            /** Detail */
+            detail: string;
+        };
+        /**
          * ItemDocument
          * @description Something at hand: whole pieces of one thickness, and what they may carry.
          */
@@ -5424,10 +5431,10 @@ export interface components {
         };
         /**
          * Joint
-         * @description One joint: angle and band in degrees, ``over`` how far outside (signed), 0 inside.
+         * @description One joint: angle and band in degrees, ``excess_deg`` how far outside (signed), 0 inside.
          *
          *     ``angle`` is None where it can't be told; ``reason`` says why. Where no angle brings the hand
-         *     to the keys, ``out_of_reach`` is true and ``over`` None.
+         *     to the keys, ``out_of_reach`` is true and ``excess_deg`` None.
          */
         Joint: {
             /** Joint */
@@ -5440,8 +5447,8 @@ export interface components {
             low: number;
             /** High */
             high: number;
-            /** Over */
-            over: number | null;
+            /** Excess Deg */
+            excess_deg: number | null;
             /** Reason */
             reason: string | null;
             /**
@@ -5480,22 +5487,6 @@ export interface components {
             low: number;
             /** High */
             high: number;
-        };
-        /**
-         * KeepingView
-         * @description A practice's periods, what is due, and what was erased.
-         */
-        KeepingView: {
-            /** Keep Signed Years */
-            keep_signed_years: number | null;
-            /** Keep Unsigned Years */
-            keep_unsigned_years: number | null;
-            /** Keep Photographs Months */
-            keep_photographs_months: number | null;
-            /** Due */
-            due: components["schemas"]["DueErasure"][];
-            /** Erased */
-            erased: components["schemas"]["ErasureView"][];
         };
         /**
          * KeyboardDocument
@@ -5632,8 +5623,8 @@ export interface components {
             label: string;
             /** Posture */
             posture: string;
-            /** Over */
-            over: string;
+            /** Excess */
+            excess: string;
             /** Minutes */
             minutes: string | null;
         };
@@ -6668,6 +6659,50 @@ export interface components {
             left: string;
         };
         /**
+         * OfflineData
+         * @description What a member works with beside visits: the member without secrets, and what the practice has chosen.
+         *
+         *     ``errors`` are the member's errors of one reading by dimension, mm, ``policies`` the practice's positions by
+         *     question: visits begin with both.
+         */
+        OfflineData: {
+            practice: components["schemas"]["Practice"];
+            member: components["schemas"]["Member"];
+            /** Errors */
+            errors: {
+                [key: string]: number;
+            };
+            /** Policies */
+            policies: {
+                [key: string]: string;
+            };
+            /** Tables */
+            tables: components["schemas"]["PopulationTable"][];
+            /** Lists */
+            lists: components["schemas"]["MeasuringList"][];
+        };
+        /**
+         * OfflineVisit
+         * @description A visit with everything that it is worked through from.
+         *
+         *     ``last`` is its last signed version with its content, ``earlier`` what was measured of the client before,
+         *     ``before`` the client's last visit before this one, without what was before that.
+         */
+        OfflineVisit: {
+            visit: components["schemas"]["Visit"];
+            client: components["schemas"]["Client"];
+            /** Entries */
+            entries: components["schemas"]["Entry"][];
+            /** Reports */
+            reports: components["schemas"]["ReportHead"][];
+            /** Photos */
+            photos: components["schemas"]["PhotoHead"][];
+            last: components["schemas"]["Report"] | null;
+            /** Earlier */
+            earlier: components["schemas"]["EarlierVisit"][];
+            before: components["schemas"]["OfflineVisit"] | null;
+        };
+        /**
          * OneTimeLinkView
          * @description A link that opens once: an invitation says who will come in and as what, a reset is for a member.
          *
@@ -7026,7 +7061,7 @@ export interface components {
             photos: string[];
             /** Rounds */
             rounds: components["schemas"]["OwnRound"][];
-            given: components["schemas"]["OwnNumbers"] | null;
+            own_numbers: components["schemas"]["OwnNumbers"] | null;
             request: components["schemas"]["OwnRequest"] | null;
         };
         /**
@@ -7326,8 +7361,8 @@ export interface components {
             use: string;
             /** Table */
             table: components["schemas"]["PaperRow"][];
-            /** Lacks */
-            lacks: string[];
+            /** Shortfalls */
+            shortfalls: string[];
             /** Added */
             added: components["schemas"]["PaperAdded"][];
             /** Actions */
@@ -7356,7 +7391,7 @@ export interface components {
         };
         /**
          * PaperPrecaution
-         * @description A precaution: what is kept to, whom to ask, what was lifted by whom; ``cleared`` once all of it is.
+         * @description A precaution: what is kept to, whom to ask, which limits were cleared by whom; ``cleared`` once all are.
          */
         PaperPrecaution: {
             /** Id */
@@ -7372,10 +7407,10 @@ export interface components {
             /** Cleared */
             cleared: string | null;
             /**
-             * Lifted
+             * Limits Cleared
              * @default []
              */
-            lifted: string[];
+            limits_cleared: string[];
         };
         /**
          * PaperRhythm
@@ -7474,16 +7509,16 @@ export interface components {
             worse: string[];
             /** Drift */
             drift: string[];
-            /** Felt */
-            felt: string[];
-            /** Gone */
-            gone: string[];
-            /** Stayed */
-            stayed: string[];
+            /** Discomfort */
+            discomfort: string[];
+            /** Resolved */
+            resolved: string[];
+            /** Unchanged */
+            unchanged: string[];
             /** New */
             new: string[];
-            /** Untold */
-            untold: string[];
+            /** Not Assessed */
+            not_assessed: string[];
             /** Temporary */
             temporary: string[];
         };
@@ -7673,11 +7708,11 @@ export interface components {
             standing: components["schemas"]["Settings"] | null;
             /** Left */
             left: components["schemas"]["ResidualExcess"][];
-            /** Over */
-            over: number;
+            /** Excess Deg */
+            excess_deg: number;
             /** Minutes */
             minutes: number | null;
-            lacks: components["schemas"]["HardLimits"];
+            hard_limits: components["schemas"]["HardLimits"];
             /** Temporary */
             temporary: boolean;
             /** Cautions */
@@ -7687,7 +7722,7 @@ export interface components {
          * PlanView
          * @description A plan as it is shown; ``same_as`` names an earlier one that comes to the same.
          *
-         *     ``lacks`` is what does not fit at all, said before anything else. ``cost`` is the sum of what is bought, or how
+         *     ``shortfalls`` is what does not fit at all, said before anything else. ``cost`` is the sum of what is bought, or how
          *     many of each price class where the practice has no sums; ``over_budget`` by how much that is too much. ``proven``
          *     says that every set of changes was held against it, with all that matters known.
          */
@@ -7699,16 +7734,16 @@ export interface components {
             id: "room" | "little" | "lasting" | "own";
             /** Label */
             label: string;
-            /** Lacks */
-            lacks: string[];
+            /** Shortfalls */
+            shortfalls: string[];
             /** Added */
             added: components["schemas"]["AddedView"][];
             /** Left */
             left: components["schemas"]["LeftView"][];
-            /** Over */
-            over: string;
-            /** Untold */
-            untold: string[];
+            /** Excess */
+            excess: string;
+            /** Not Assessed */
+            not_assessed: string[];
             /** Minutes */
             minutes: string | null;
             /** Temporary */
@@ -8096,14 +8131,14 @@ export interface components {
             left: string;
             /** Mends */
             mends: boolean;
-            /** Lacks */
-            lacks: string[];
+            /** Shortfalls */
+            shortfalls: string[];
         };
         /**
          * RaisedRedFlag
          * @description A red flag that is there, with its referral.
          *
-         *     ``done`` is the whole answer, None while it is open: to whom, what was done and told, by whom. ``to``, ``told``,
+         *     ``done`` is the whole answer, None while it is open: to whom, what was done and told, by whom. ``to``, ``informed``,
          *     ``by`` and ``call_back`` are its parts as recorded, ``letter`` whether one was handed over, ``called`` what a call
          *     back came to; ``waits_for`` is the
          *     path of the first part that is missing, ``paths`` are those of all its parts. ``answer``, ``answered_by`` and
@@ -8124,8 +8159,8 @@ export interface components {
             done: string | null;
             /** To */
             to: string;
-            /** Told */
-            told: string;
+            /** Informed */
+            informed: string;
             /** By */
             by: string;
             /** Call Back */
@@ -8276,12 +8311,12 @@ export interface components {
             warning: components["schemas"]["PaperFlag"][];
             /** Asked */
             asked: string;
-            /** Felt */
-            felt: string[];
-            /** Cares */
-            cares: components["schemas"]["PaperPrecaution"][];
-            /** Lacks */
-            lacks: string[];
+            /** Discomfort */
+            discomfort: string[];
+            /** Precautions */
+            precautions: components["schemas"]["PaperPrecaution"][];
+            /** Shortfalls */
+            shortfalls: string[];
             /** Worse */
             worse: string | null;
             /** Actions */
@@ -8544,8 +8579,8 @@ export interface components {
              * @enum {string}
              */
             posture: "seated" | "standing";
-            /** Over */
-            over: number;
+            /** Excess Deg */
+            excess_deg: number;
             /** Minutes */
             minutes: number | null;
             /**
@@ -8612,6 +8647,22 @@ export interface components {
             places: components["schemas"]["FurtherResult"][];
         };
         /**
+         * RetentionView
+         * @description A practice's periods, what is due, and what was erased.
+         */
+        RetentionView: {
+            /** Keep Signed Years */
+            keep_signed_years: number | null;
+            /** Keep Unsigned Years */
+            keep_unsigned_years: number | null;
+            /** Keep Photographs Months */
+            keep_photographs_months: number | null;
+            /** Due */
+            due: components["schemas"]["DueErasure"][];
+            /** Erased */
+            erased: components["schemas"]["ErasureView"][];
+        };
+        /**
          * RhythmView
          * @description A rhythm over this client's day; ``why_not`` where it can't be kept.
          */
@@ -8630,7 +8681,7 @@ export interface components {
         };
         /**
          * RoomItem
-         * @description One thing to look at: ``right`` is the answer that is in order, ``wrong`` the one that is not.
+         * @description One thing to look at: ``right`` is the answer that is in order, ``failing`` the one that is not.
          *
          *     ``safety`` marks what is put right at once or taken out of use, ``wheelchair`` what is looked at for somebody in
          *     one.
@@ -8644,12 +8695,12 @@ export interface components {
             label: string;
             /** Right */
             right: string;
-            /** Wrong */
-            wrong: string;
+            /** Failing */
+            failing: string;
             /** Why */
             why: string;
-            /** Do */
-            do: string;
+            /** Advice */
+            advice: string;
             /**
              * Safety
              * @default false
@@ -8685,6 +8736,18 @@ export interface components {
             sent_at: string | null;
             /** Decided */
             decided: ("fine" | "advice" | "call" | "visit" | "clinician" | "same_day" | "stop") | null;
+        };
+        /**
+         * RowSubject
+         * @description Where a number is from: its inputs, the choices behind it, and the source of its rule.
+         */
+        RowSubject: {
+            /** Inputs */
+            inputs: components["schemas"]["Input"][];
+            /** Chosen */
+            chosen: components["schemas"]["Chosen"][];
+            /** Source */
+            source: string;
         };
         /**
          * RowView
@@ -8764,7 +8827,7 @@ export interface components {
             computed: string | null;
             /** Chance */
             chance: string | null;
-            about: components["schemas"]["About"];
+            about: components["schemas"]["RowSubject"];
             /**
              * State
              * @enum {string}
@@ -8820,7 +8883,7 @@ export interface components {
             last_backup: components["schemas"]["BackupFile"] | null;
             /** Late */
             late: boolean;
-            backup_trouble: components["schemas"]["gentle_plumb__services__running__Trouble"] | null;
+            backup_trouble: components["schemas"]["Trouble"] | null;
             /** Worker Heard */
             worker_heard: string | null;
             /** Worker Lost */
@@ -9261,8 +9324,8 @@ export interface components {
          * Since
          * @description What has become of a client since the visit before.
          *
-         *     ``worse`` is what hurts more than then; ``felt`` is discomfort then and now by region; ``gone``, ``stayed`` and ``new`` are causes by title, as it
-         *     is now where they are there still (the keys may be under the hands that were above them); ``untold`` those that nobody has looked at again; ``temporary`` what was to be there for a time only;
+         *     ``worse`` is what hurts more than then; ``discomfort`` is discomfort then and now by region; ``resolved``, ``unchanged`` and ``new`` are causes by title, as it
+         *     is now where they are there still (the keys may be under the hands that were above them); ``not_assessed`` those that nobody has looked at again; ``temporary`` what was to be there for a time only;
          *     ``conditions`` and ``consents`` are what was said of them then, ``tasks`` what was asked of the workplace.
          */
         Since: {
@@ -9274,16 +9337,16 @@ export interface components {
             left: components["schemas"]["LeftLine"][];
             /** Worse */
             worse: string[];
-            /** Felt */
-            felt: string[];
-            /** Gone */
-            gone: string[];
-            /** Stayed */
-            stayed: string[];
+            /** Discomfort */
+            discomfort: string[];
+            /** Resolved */
+            resolved: string[];
+            /** Unchanged */
+            unchanged: string[];
             /** New */
             new: string[];
-            /** Untold */
-            untold: string[];
+            /** Not Assessed */
+            not_assessed: string[];
             /** Temporary */
             temporary: components["schemas"]["TemporaryLine"][];
             /** Conditions */
@@ -9297,7 +9360,7 @@ export interface components {
          * SinglePurchase
          * @description One purchase on top of what is in the room: what it alone removes.
          *
-         *     ``mends`` where it is for a hard limit that is lacking now; ``lacks`` is what is lacking then.
+         *     ``mends`` where it is for a hard limit that is lacking now; ``hard_limits`` is what is lacking then.
          */
         SinglePurchase: {
             /** Id */
@@ -9333,7 +9396,7 @@ export interface components {
              *       "keys": []
              *     }
              */
-            lacks: components["schemas"]["HardLimits"];
+            hard_limits: components["schemas"]["HardLimits"];
             span: components["schemas"]["Span"] | null;
         };
         /**
@@ -9510,10 +9573,10 @@ export interface components {
             /** Parts */
             parts: components["schemas"]["StrainPart"][];
             /**
-             * Felt
+             * Discomfort
              * @default []
              */
-            felt: string[];
+            discomfort: string[];
         };
         /**
          * StrainPart
@@ -9600,27 +9663,6 @@ export interface components {
             kept: string[];
         };
         /**
-         * TakenVisit
-         * @description A visit with everything that it is worked through from.
-         *
-         *     ``last`` is its last signed version with its content, ``earlier`` what was measured of the client before,
-         *     ``before`` the client's last visit before this one, without what was before that.
-         */
-        TakenVisit: {
-            visit: components["schemas"]["Visit"];
-            client: components["schemas"]["Client"];
-            /** Entries */
-            entries: components["schemas"]["Entry"][];
-            /** Reports */
-            reports: components["schemas"]["ReportHead"][];
-            /** Photos */
-            photos: components["schemas"]["PhotoHead"][];
-            last: components["schemas"]["Report"] | null;
-            /** Earlier */
-            earlier: components["schemas"]["EarlierVisit"][];
-            before: components["schemas"]["TakenVisit"] | null;
-        };
-        /**
          * TaskLine
          * @description One thing that was asked of the workplace: what it answered, in words; empty where it has not yet.
          */
@@ -9677,36 +9719,17 @@ export interface components {
             value: number;
         };
         /**
-         * TrailLineView
-         * @description A line as an owner reads it; ``client`` is a name, as long as they are there, ``digest`` in hex digits.
+         * Trouble
+         * @description Something that went wrong while nobody was there to be told: when, and what was said of it.
          */
-        TrailLineView: {
-            /** Who */
-            who: string;
-            /**
-             * Act
-             * @enum {string}
-             */
-            act: "sign_in" | "refused" | "sign_out" | "read" | "carry" | "change" | "sign" | "print" | "export" | "import" | "share" | "answer" | "erase" | "manage";
-            /** What */
-            what: string;
-            /** Number */
-            number: number;
+        Trouble: {
             /**
              * At
              * Format: date-time
              */
             at: string;
-            /** Says */
-            says: string;
-            /** Client Id */
-            client_id: string | null;
-            /** Client */
-            client: string;
-            /** Visit Id */
-            visit_id: string | null;
-            /** Digest */
-            digest: string;
+            /** Detail */
+            detail: string;
         };
         /**
          * TypedReading
@@ -10008,8 +10031,8 @@ export interface components {
          * @description What is tried: texts by field; against what else it is held.
          */
         WhatIf: {
-            /** Tries */
-            tries: {
+            /** Overrides */
+            overrides: {
                 [key: string]: string;
             };
             /**
@@ -10064,8 +10087,8 @@ export interface components {
          * WhatIfResult
          * @description What a try comes to, and what moved against what it is compared with.
          *
-         *     ``findings`` is what would be off in settings and joints; ``gone`` and ``come`` are the visit's
-         *     own findings that would be no more, or new, were it set like this; ``stays`` counts the rest.
+         *     ``findings`` is what would be off in settings and joints; ``resolved`` and ``new`` are the visit's
+         *     own findings that would be no more, or new, were it set like this; ``unchanged`` counts the rest.
          *     The last three are left out of brief answers.
          */
         WhatIfResult: {
@@ -10073,20 +10096,20 @@ export interface components {
             rows: components["schemas"]["RowView"][];
             /** Joints */
             joints: components["schemas"]["JointView"][];
-            /** Over */
-            over: number;
+            /** Excess Deg */
+            excess_deg: number;
             /** Minutes */
             minutes: number | null;
             /** Setting Changes */
             setting_changes: components["schemas"]["SettingChange"][];
             /** Findings */
             findings: components["schemas"]["FindingSummary"][];
-            /** Gone */
-            gone: components["schemas"]["FindingSummary"][];
-            /** Come */
-            come: components["schemas"]["FindingSummary"][];
-            /** Stays */
-            stays: number;
+            /** Resolved */
+            resolved: components["schemas"]["FindingSummary"][];
+            /** New */
+            new: components["schemas"]["FindingSummary"][];
+            /** Unchanged */
+            unchanged: number;
             /** Notes */
             notes: string[];
             /** Plans */
@@ -10096,7 +10119,7 @@ export interface components {
             /** Offers */
             offers: components["schemas"]["OfferView"][];
             /** Troubles */
-            troubles: components["schemas"]["gentle_plumb__core__what_if__session__Trouble"][];
+            troubles: components["schemas"]["InvalidOverride"][];
             /** Bundle */
             bundle: {
                 [key: string]: string;
@@ -10224,29 +10247,6 @@ export interface components {
          * @enum {string}
          */
         gentle_plumb__core__record__fields__work__Verdict: "accepted" | "dismissed";
-        /**
-         * Trouble
-         * @description A try that can't be read or is out of range: it is left out, the others count.
-         */
-        gentle_plumb__core__what_if__session__Trouble: {
-            /** Field */
-            field: string;
-            /** Detail */
-            detail: string;
-        };
-        /**
-         * Trouble
-         * @description Something that went wrong while nobody was there to be told: when, and what was said of it.
-         */
-        gentle_plumb__services__running__Trouble: {
-            /**
-             * At
-             * Format: date-time
-             */
-            at: string;
-            /** Detail */
-            detail: string;
-        };
     };
     responses: never;
     parameters: never;
@@ -12741,7 +12741,7 @@ export interface operations {
             };
         };
     };
-    keeping_api_keeping_get: {
+    keeping_api_retention_get: {
         parameters: {
             query?: never;
             header?: never;
@@ -12756,7 +12756,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["KeepingView"];
+                    "application/json": components["schemas"]["RetentionView"];
                 };
             };
             /** @description Not signed in */
@@ -12811,7 +12811,7 @@ export interface operations {
             };
         };
     };
-    set_periods_api_keeping_put: {
+    set_periods_api_retention_put: {
         parameters: {
             query?: never;
             header?: never;
@@ -12830,7 +12830,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["KeepingView"];
+                    "application/json": components["schemas"]["RetentionView"];
                 };
             };
             /** @description Not signed in */
@@ -13187,7 +13187,7 @@ export interface operations {
             };
         };
     };
-    running_api_running_get: {
+    running_api_system_status_get: {
         parameters: {
             query?: never;
             header?: never;
@@ -13257,7 +13257,7 @@ export interface operations {
             };
         };
     };
-    let_go_api_running_failed__mail_id__delete: {
+    let_go_api_system_status_failed__mail_id__delete: {
         parameters: {
             query?: never;
             header?: never;
@@ -14140,7 +14140,7 @@ export interface operations {
             };
         };
     };
-    since_api_visits__visit_id__since_get: {
+    since_api_visits__visit_id__changes_since_get: {
         parameters: {
             query?: {
                 /** @description Unit of every number shown. */
@@ -14526,7 +14526,7 @@ export interface operations {
             };
         };
     };
-    worked_api_visits__visit_id__worked_get: {
+    worked_api_visits__visit_id__results_get: {
         parameters: {
             query?: {
                 unit?: "mm" | "cm" | "in";
@@ -14616,7 +14616,7 @@ export interface operations {
             };
         };
     };
-    given_api_visits__visit_id__given_get: {
+    given_api_visits__visit_id__input_get: {
         parameters: {
             query?: {
                 place?: "main" | "2" | "3" | "4";
@@ -14692,7 +14692,7 @@ export interface operations {
             };
         };
     };
-    try_out_api_visits__visit_id__try_post: {
+    try_out_api_visits__visit_id__what_if_post: {
         parameters: {
             query?: never;
             header?: never;
@@ -17810,7 +17810,7 @@ export interface operations {
             };
         };
     };
-    look_api_exchange_look_post: {
+    look_api_exchange_preview_post: {
         parameters: {
             query?: never;
             header?: never;
@@ -17962,7 +17962,7 @@ export interface operations {
     verdict_api_drill__number__verdict_get: {
         parameters: {
             query: {
-                given: "keep" | "repeat" | "question";
+                choice: "keep" | "repeat" | "question";
                 /** @description Unit of every number shown. */
                 unit?: "mm" | "cm" | "in";
             };
@@ -18523,7 +18523,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Belongings"];
+                    "application/json": components["schemas"]["OfflineData"];
                 };
             };
             /** @description Not signed in */
@@ -18595,7 +18595,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["TakenVisit"];
+                    "application/json": components["schemas"]["OfflineVisit"];
                 };
             };
             /** @description Not signed in */
@@ -20519,7 +20519,7 @@ export interface operations {
             };
         };
     };
-    trail_api_trail_get: {
+    trail_api_audit_log_get: {
         parameters: {
             query?: {
                 client?: string | null;
@@ -20542,7 +20542,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["TrailLineView"][];
+                    "application/json": components["schemas"]["AuditLineView"][];
                 };
             };
             /** @description Not signed in */
@@ -20597,7 +20597,7 @@ export interface operations {
             };
         };
     };
-    trail_csv_api_trail_csv_get: {
+    trail_csv_api_audit_log_csv_get: {
         parameters: {
             query?: {
                 client?: string | null;

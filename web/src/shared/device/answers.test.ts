@@ -107,9 +107,9 @@ test("nothing is answered before the practice's things were ever here", async ()
 });
 
 test("a visit that was taken along is opened once, and everything of it asked of the program", async () => {
-  program.says[`GET visits/${VISIT}/worked`] = { status: 200, body: { rows: [] } };
-  const first = await answerHere(at(`visits/${VISIT}/worked?unit=cm`));
-  await answerHere(at(`visits/${VISIT}/worked?unit=in`));
+  program.says[`GET visits/${VISIT}/results`] = { status: 200, body: { rows: [] } };
+  const first = await answerHere(at(`visits/${VISIT}/results?unit=cm`));
+  await answerHere(at(`visits/${VISIT}/results?unit=in`));
   expect(await json(first)).toEqual({ rows: [], by_device: true });
   expect(program.taken.length).toBe(1);
   expect(program.asked.map(({ query }) => query)).toEqual([{ unit: "cm" }, { unit: "in" }]);
@@ -117,7 +117,7 @@ test("a visit that was taken along is opened once, and everything of it asked of
 });
 
 test("a visit that is not here says so, and is asked for anew next time", async () => {
-  const answer = await answerHere(at(`visits/${OTHER}/worked`));
+  const answer = await answerHere(at(`visits/${OTHER}/results`));
   expect(answer?.status).toBe(503);
   expect((await json(answer)).type).toBe("not-here");
   expect(isOpenHere(OTHER)).toBe(false);

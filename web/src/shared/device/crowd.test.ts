@@ -23,7 +23,7 @@ vi.mock("./taken", () => ({
 }));
 
 const at = (path: string, method = "GET") => new Request(`http://plumb.test${path}`, { method });
-const worked = () => at(`/api/visits/${ID}/worked?unit=cm`);
+const worked = () => at(`/api/visits/${ID}/results?unit=cm`);
 
 /** The server has written this revision, and was too busy to draw it. */
 function busy(revision: number): void {
@@ -45,7 +45,7 @@ test("what the server was too busy to draw is drawn here, for a while", async ()
   busy(5);
   const drawn = await drawnHere(worked());
   expect(await drawn?.json()).toEqual({
-    path: `visits/${ID}/worked`,
+    path: `visits/${ID}/results`,
     query: { unit: "cm" },
     revision: 5,
   });

@@ -52,7 +52,7 @@ export async function drawnHere(request: Request): Promise<Response | null> {
   try {
     await takeIn(taken);
     const query = Object.fromEntries(searchParams);
-    const said = await askProgram({ method: "GET", path: `visits/${visit}/worked`, query });
+    const said = await askProgram({ method: "GET", path: `visits/${visit}/results`, query });
     return said.status === 200 ? Response.json(said.body) : null;
   } catch {
     return null;

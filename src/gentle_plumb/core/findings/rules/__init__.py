@@ -10,10 +10,15 @@ from ...policy import JOINT_BANDS, Policy
 from ...record import Field, field_of
 from ...sources import source_key
 from ...tables import TableError, entry, toml_table
-from ..rule import Amount, Angle, Answer, Pair, Rule
+from ..rule import AngleRule, ChoiceRule, PairRule, RangeRule, Rule
 from .room import ROOM_RULES
 
-_KINDS: dict[str, type[Rule]] = {"answer": Answer, "amount": Amount, "angle": Angle, "pair": Pair}
+_KINDS: dict[str, type[Rule]] = {
+    "choice": ChoiceRule,
+    "range": RangeRule,
+    "angle": AngleRule,
+    "pair": PairRule,
+}
 _TASKS = {"seated": SEATED_TASKS, "screen": SCREEN_TASKS, "hands": HAND_TASKS}
 _POLICY = Policy()
 NAMED: Mapping[str, float] = {

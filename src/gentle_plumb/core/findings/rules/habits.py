@@ -7,7 +7,7 @@ from ...intake import Demand
 from ...observation import HABITS, STANDING
 from ...record import fields
 from ...record.fields.seen import Seen
-from ..rule import Answer
+from ..rule import ChoiceRule
 
 OF_THE_HANDS = ("wrist", "forearm")
 """Regions whose habits count only while the hands are on keys or mouse."""
@@ -15,8 +15,8 @@ OF_THE_HANDS = ("wrist", "forearm")
 TASKS_OF_HABIT = {"phone_shoulder": ("calls",), "head_down": ("typing", "paper", "writing")}
 """Habits that come with single tasks only."""
 
-HABIT_RULES: tuple[Answer, ...] = tuple(
-    Answer(
+HABIT_RULES: tuple[ChoiceRule, ...] = tuple(
+    ChoiceRule(
         id=f"habit_{habit.id}",
         mechanism=habit.mechanism,
         act="technique",

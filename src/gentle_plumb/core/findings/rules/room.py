@@ -5,11 +5,11 @@ from __future__ import annotations
 from ...catalogue import SEATED_TASKS
 from ...observation import LIGHT_TASKS, ROOM
 from ...record import fields
-from ..rule import Amount, Answer, Rule
+from ..rule import ChoiceRule, RangeRule, Rule
 
 ROOM_RULES: tuple[Rule, ...] = (
     *(
-        Amount(
+        RangeRule(
             id=f"light_{id}",
             mechanism="seeing",
             title="Light level on the desk",
@@ -30,7 +30,7 @@ ROOM_RULES: tuple[Rule, ...] = (
         for id, (name, least, most) in LIGHT_TASKS.items()
     ),
     *(
-        Answer(
+        ChoiceRule(
             id=f"room_{item.id}",
             mechanism="unsafe" if item.safety else "seeing" if item.group == "Light" else "room",
             title=item.label,

@@ -35,8 +35,8 @@ from . import (
     work,
 )
 from .field import STEPS, Field, FieldFacts, SpanField, StepId, Value, When, step_of
+from .group import fields_in
 from .photo import photo
-from .place import fields_in
 
 _ASK = fields_in(ask)
 _DISCOMFORT = _ASK.index(fields_in(ask.discomfort)[0])

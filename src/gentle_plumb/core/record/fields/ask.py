@@ -19,7 +19,7 @@ from ...intake import (
 )
 from .field import Field, When
 from .flag_fields import CalledBack, ClinicianSays, FlagFields, OtherFlag
-from .place import Place, fields_in
+from .group import FieldGroup, fields_in
 
 DONE_HELP = "What was done, and what the client was told."
 _STANDING = FIGURES[LimitId.NO_STANDING]
@@ -89,7 +89,7 @@ class DiscomfortFields:
     eases: Field[str]
 
 
-_ask_consent = Place("ask.consent", "Consent")
+_ask_consent = FieldGroup("ask.consent", "Consent")
 consent = {
     consent.id: _ask_consent.choice(
         consent.id, consent.label, ConsentAnswer, help=consent.says, needed=consent.id == "notes"
@@ -98,14 +98,14 @@ consent = {
 }
 """What was said to each consent, by name."""
 
-_reason = Place("ask", "Reason")
+_reason = FieldGroup("ask", "Reason")
 reason = _reason.words(
     "reason", "Reason for the visit", help="In the client's own words.", needed=True, health=True
 )
 place = _reason.choice("place", "Place", WorkPlace, noted_only=True)
 sit_stand = _reason.choice("sit_stand", "Experience of standing to work", StandingHabit)
 
-_flags = Place("ask", "Red flags")
+_flags = FieldGroup("ask", "Red flags")
 other_flag = _flags.choice(
     "warning",
     "Any other red flag",
@@ -117,7 +117,7 @@ other_flag = _flags.choice(
 _other = other_flag.among(OtherFlag.CLINICIAN, OtherFlag.URGENT)
 
 
-def _referral(place: Place, start: str, there: Field[Any], yes: When) -> FlagFields:
+def _referral(place: FieldGroup, start: str, there: Field[Any], yes: When) -> FlagFields:
     return FlagFields(
         there=there,
         to=place.words(f"{start}to", "Referred to", health=True, when=yes, one_line=True),
@@ -148,7 +148,7 @@ def _referral(place: Place, start: str, there: Field[Any], yes: When) -> FlagFie
 
 
 def _flag(id: str, label: str) -> FlagFields:
-    place = Place(f"ask.sign.{id}", "Red flags")
+    place = FieldGroup(f"ask.sign.{id}", "Red flags")
     there = place.choice("", label, YesNo, health=True, needed=True)
     return _referral(place, "", there, there.among(YesNo.YES))
 
@@ -161,8 +161,8 @@ flag = {red_flag.id: _flag(red_flag.id, red_flag.label) for red_flag in RED_FLAG
 RED_FLAG_PATHS = frozenset(field.id for field in fields_in(other_flag, other, flag))
 """Red flags are asked about, and acted on, with or without consent to notes."""
 
-_hours = Place("ask", "Hours")
-_by_task = Place("ask.hours", "Hours")
+_hours = FieldGroup("ask", "Hours")
+_by_task = FieldGroup("ask.hours", "Hours")
 hours = {
     task: _by_task.amount(task, label, "h", 0, 24, needed=task in ("typing", "mouse"))
     for task, label in TASKS.items()
@@ -178,7 +178,7 @@ day_hours = _hours.amount(
 )
 standing_hours = _hours.amount("standing_hours", "Of which standing", "h", 0, 24)
 
-_hands = Place("ask", "Eyes, hands")
+_hands = FieldGroup("ask", "Eyes, hands")
 writing_hand = _hands.choice("writing_hand", "Writing hand", Hand, needed=True)
 mouse_hand = _hands.choice("mouse_hand", "Mouse hand", Hand, needed=True, part="mouse")
 typing_by = _hands.choice(
@@ -217,7 +217,7 @@ leans = _hands.choice("leans", "Leans to see the screen", Leans)
 
 
 def _discomfort(id: str, label: str) -> DiscomfortFields:
-    place = Place(f"ask.discomfort.{id}", "Discomfort")
+    place = FieldGroup(f"ask.discomfort.{id}", "Discomfort")
     return DiscomfortFields(
         strength=place.amount("", label, "", 0, STRONGEST, health=True),
         kind=place.choice("kind", "What is it like", DiscomfortKind, health=True),
@@ -230,7 +230,7 @@ def _discomfort(id: str, label: str) -> DiscomfortFields:
 discomfort = {region.id: _discomfort(region.id, region.label) for region in REGIONS.values()}
 """Discomfort in every region of the body chart, by name."""
 
-_shoes = Place("ask", "Shoes")
+_shoes = FieldGroup("ask", "Shoes")
 shoe_seated = _shoes.length(
     "shoe_seated",
     "Heel, seated",

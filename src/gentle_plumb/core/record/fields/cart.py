@@ -4,9 +4,9 @@ from __future__ import annotations
 
 from ...workstation import ArmTension, DeskKind, ToolHolder
 from . import desk as _desk
-from .place import Place
+from .group import FieldGroup
 
-_at = Place("look.cart", "Desk", "pieces")
+_at = FieldGroup("look.cart", "Desk", "pieces")
 _there = _desk.kind.among(DeskKind.CART)
 
 worktop = _at.span("worktop", "Cart worktop height", 600, 1400, when=_there)

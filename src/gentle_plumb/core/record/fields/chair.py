@@ -15,9 +15,9 @@ from ...workstation import (
     TiltLock,
     TiltTension,
 )
-from .place import Place
+from .group import FieldGroup
 
-_at = Place("look.chair", "Chair", "pieces")
+_at = FieldGroup("look.chair", "Chair", "pieces")
 
 kind = _at.choice("kind", "Chair type", ChairKind, part="seat")
 

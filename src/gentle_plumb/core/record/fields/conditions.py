@@ -8,7 +8,7 @@ from dataclasses import dataclass
 from ...choices import Hand, YesNo
 from ...intake import FIGURES, JOINTS_LIMITED, LIMITS, PRECAUTIONS, LimitId, OperatedPart
 from .field import Field, When
-from .place import Place
+from .group import FieldGroup
 
 _STANDING = FIGURES[LimitId.NO_STANDING]
 
@@ -32,7 +32,7 @@ class PrecautionFields:
 
 
 def _precaution(id: str, label: str) -> PrecautionFields:
-    place = Place(f"ask.care.{id}", "Conditions")
+    place = FieldGroup(f"ask.care.{id}", "Conditions")
     there = place.choice("", label, YesNo, health=True)
     yes = there.among(YesNo.YES)
     return PrecautionFields(
@@ -42,7 +42,7 @@ def _precaution(id: str, label: str) -> PrecautionFields:
     )
 
 
-def _cleared(place: Place, limit: LimitId, label: str, yes: When) -> ClearedFields:
+def _cleared(place: FieldGroup, limit: LimitId, label: str, yes: When) -> ClearedFields:
     says = f"{label}: {LIMITS[limit].says}"
     figure = FIGURES.get(limit)
     return ClearedFields(
@@ -69,7 +69,7 @@ precaution = {
     for precaution in PRECAUTIONS.values()
 }
 """Every condition that limits a plan, by name."""
-operated = Place("ask.care.surgery", "Conditions").choice(
+operated = FieldGroup("ask.care.surgery", "Conditions").choice(
     "part",
     "Part operated on",
     OperatedPart,
@@ -77,7 +77,7 @@ operated = Place("ask.care.surgery", "Conditions").choice(
     when=precaution["surgery"].there.among(YesNo.YES),
     help="Not said: any part may have been.",
 )
-question = Place("ask.question", "Conditions")
+question = FieldGroup("ask.question", "Conditions")
 standing_asked = question.amount(
     "standing",
     "Asked in the letter: standing in each hour",
@@ -90,7 +90,7 @@ standing_asked = question.amount(
 """How much standing a letter to a clinician asks about, minutes of each hour."""
 standing_from = question.date("from", "Asked in the letter: from which day", health=True)
 """From which day on a letter to a clinician asks about it."""
-_joint = Place("ask.joint", "Conditions")
+_joint = FieldGroup("ask.joint", "Conditions")
 
 
 def _joint_limit(limit: LimitId) -> Field[float]:
@@ -102,10 +102,10 @@ def _joint_limit(limit: LimitId) -> Field[float]:
 
 joint = {limit: _joint_limit(limit) for limit in JOINTS_LIMITED}
 """How far a joint of this person may move, degrees, by the limit; blank where nothing limits it."""
-weak_side = Place("ask.care.weakness", "Conditions").choice(
+weak_side = FieldGroup("ask.care.weakness", "Conditions").choice(
     "side", "Weaker side", Hand, health=True, when=precaution["weakness"].there.among(YesNo.YES)
 )
-only_hand = Place("ask.care.one_hand", "Conditions").choice(
+only_hand = FieldGroup("ask.care.one_hand", "Conditions").choice(
     "side",
     "The hand that works",
     Hand,

@@ -4,9 +4,9 @@ from __future__ import annotations
 
 from ...choices import YesNo
 from ...workstation import PLATFORMS, DeskEdge, DeskKind, Lever, UnderDesk
-from .place import Place
+from .group import FieldGroup
 
-_at = Place("look.desk", "Desk", "pieces")
+_at = FieldGroup("look.desk", "Desk", "pieces")
 
 kind = _at.choice("kind", "Desk type", DeskKind, needed=True, part="surface")
 

@@ -8,9 +8,9 @@ from . import chair as _chair
 from . import desk as _desk
 from . import screens as _screens
 from .field import Field
-from .place import Place
+from .group import FieldGroup
 
-_at = Place("look.found", "As found", "walk")
+_at = FieldGroup("look.found", "As found", "walk")
 _with_back = _chair.kind.open_or(
     ChairKind.TASK, ChairKind.DINING, ChairKind.WHEELCHAIR, ChairKind.OTHER
 )
@@ -175,7 +175,7 @@ by_quantity: dict[str, Field[float]] = {
 """The field of each quantity as found seated."""
 
 _stands = _desk.kind.among(DeskKind.SIT_STAND, *PLATFORMS, DeskKind.CART, DeskKind.COUNTER)
-_up = Place("look.found_standing", "As found standing", "walk")
+_up = FieldGroup("look.found_standing", "As found standing", "walk")
 
 standing: dict[str, Field[float]] = {
     "surface": _up.quantity(

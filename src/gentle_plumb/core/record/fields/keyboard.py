@@ -3,9 +3,9 @@
 from __future__ import annotations
 
 from ...workstation import KeyboardKind, TiltFeet
-from .place import Place
+from .group import FieldGroup
 
-_at = Place("look.keyboard", "Keyboard and mouse", "pieces")
+_at = FieldGroup("look.keyboard", "Keyboard and mouse", "pieces")
 
 kind = _at.choice("kind", "Keyboard", KeyboardKind, needed=True, part="mouse")
 thickness = _at.length(

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from ...body import DIMENSIONS, LEAST_CORRELATION, TOOLS, Dimension, MeasuredPosture, Tool
 from ...choices import Choice, YesNo
 from .field import Field
-from .place import Place
+from .group import FieldGroup
 
 READINGS = {"first": "First reading", "second": "Second reading", "third": "Third reading"}
 MEASURED = tuple(DIMENSIONS)
@@ -63,7 +63,7 @@ class DimensionFields:
         return self.first, self.second, self.third
 
 
-_whole = Place("measure", "How they sit")
+_whole = FieldGroup("measure", "How they sit")
 
 posture = _whole.choice(
     "posture", "Measured", MeasuredPosture, help="Upright heights are reduced by the usual slump."
@@ -83,8 +83,8 @@ table = _whole.words("table", "Table")
 
 def _dimension(entry: Dimension) -> DimensionFields:
     path = f"measure.{entry.id}"
-    read = Place(path, entry.label, "reading")
-    about = Place(path, entry.label, "about")
+    read = FieldGroup(path, entry.label, "reading")
+    about = FieldGroup(path, entry.label, "about")
 
     def taken(name: str, label: str, *, needed: bool = False) -> Field[float]:
         return read.length(

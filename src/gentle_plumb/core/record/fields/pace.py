@@ -9,7 +9,7 @@ from ...choices import Choice, YesNo
 from ...movements import LIBRARY
 from ...pace import OWN, RHYTHMS, Elsewhere, TaskPosture
 from .field import Field
-from .place import Place
+from .group import FieldGroup
 
 SPELLS = "pace.spell"
 """What the path of a spell put by hand begins with."""
@@ -42,7 +42,7 @@ class MeetingFields:
     posture: Field[MeetingPosture]
 
 
-_rhythm = Place("pace", "Rhythm")
+_rhythm = FieldGroup("pace", "Rhythm")
 rhythm = _rhythm.pick(
     "rhythm",
     "Rhythm",
@@ -59,14 +59,14 @@ walk_minutes = _rhythm.amount("walk_minutes", "Longer walk", "min", 1, 60)
 ramp = _rhythm.choice("ramp", "Getting used to standing", Ramp)
 elsewhere = _rhythm.choice("elsewhere", "Standing or walking elsewhere", Elsewhere)
 
-_day = Place("pace", "Day")
+_day = FieldGroup("pace", "Day")
 start = _day.time("start", "Start of work", help="9:00 where nothing is typed.")
 lunch_at = _day.time("lunch_at", "Lunch at", help="12:30 where nothing is typed.")
 lunch = _day.amount("lunch", "Lunch", "min", 0, 180, help="30 where nothing is typed; 0: none.")
 
 
 def _meeting(id: str, number: int) -> MeetingFields:
-    place = Place(f"pace.{id}", "Day")
+    place = FieldGroup(f"pace.{id}", "Day")
     return MeetingFields(
         at=place.time("at", f"Meeting {number} at"),
         minutes=place.amount("minutes", f"Meeting {number}", "min", 5, 480),
@@ -97,7 +97,7 @@ class SpellFields:
 
 def spell(id: str) -> SpellFields:
     """Return the fields of a spell put by hand."""
-    place = Place(f"{SPELLS}.{id}", "Spells", "spells")
+    place = FieldGroup(f"{SPELLS}.{id}", "Spells", "spells")
     return SpellFields(
         at=place.time("at", "Spell from"),
         minutes=place.amount("minutes", "Spell", "min", 1, 480),
@@ -105,11 +105,11 @@ def spell(id: str) -> SpellFields:
     )
 
 
-_tasks = Place("pace.task", "Tasks")
+_tasks = FieldGroup("pace.task", "Tasks")
 task = {id: _tasks.choice(id, label, TaskPosture) for id, label in TASKS.items()}
 """How each task is done, by name."""
 
-_eyes = Place("pace", "Eyes")
+_eyes = FieldGroup("pace", "Eyes")
 eye_every = _eyes.amount("eye_every", "Eye break every", "min", 5, 120)
 eye_seconds = _eyes.amount("eye_seconds", "Eye break for", "s", 5, 300)
 far_point = _eyes.words(
@@ -119,7 +119,7 @@ far_point = _eyes.words(
     help="Something far away, in the client's own words: the mast outside.",
 )
 
-_movements = Place("pace.movement", "Movements")
+_movements = FieldGroup("pace.movement", "Movements")
 movement = {
     movement.id: _movements.choice(movement.id, movement.label, YesNo)
     for movement in LIBRARY.values()

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from ...catalogue import Posture
 from ...photo import LANDMARKS, VIEWS, Taken, View
 from .field import Field
-from .place import Place
+from .group import FieldGroup
 
 PHOTO_FAMILY = "look.photo"
 """What the path of everything about photographs begins with."""
@@ -34,7 +34,7 @@ class PhotoFields:
 def photo(id: str) -> PhotoFields:
     """Return the fields of one photograph."""
     place, points = (
-        Place(f"{PHOTO_FAMILY}.{id}", group, "photos") for group in ("Photograph", "Points")
+        FieldGroup(f"{PHOTO_FAMILY}.{id}", group, "photos") for group in ("Photograph", "Points")
     )
     return PhotoFields(
         view=place.pick("view", "View", VIEWS),

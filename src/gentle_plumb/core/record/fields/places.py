@@ -6,7 +6,7 @@ from dataclasses import dataclass
 
 from ...workstation import PlaceUse
 from .field import Field
-from .place import Place
+from .group import FieldGroup
 
 MAIN = "main"
 FURTHER = ("2", "3", "4")
@@ -25,7 +25,7 @@ class PlaceFields:
 
 def at(id: str) -> PlaceFields:
     """Return what is kept of a place itself."""
-    here = Place(f"{PLACE}.{id}", "Places")
+    here = FieldGroup(f"{PLACE}.{id}", "Places")
     return PlaceFields(
         name=here.words("name", "Name of the place", health=True),
         use=here.choice("use", "Worked at", PlaceUse),

@@ -4,9 +4,9 @@ from __future__ import annotations
 
 from ...workstation import PLATFORMS, DeskKind
 from . import desk as _desk
-from .place import Place
+from .group import FieldGroup
 
-_at = Place("look.platform", "Desk", "pieces")
+_at = FieldGroup("look.platform", "Desk", "pieces")
 _there = _desk.kind.among(*PLATFORMS)
 _own_deck = _desk.kind.among(DeskKind.PLATFORM)
 

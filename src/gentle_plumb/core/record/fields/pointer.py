@@ -4,9 +4,9 @@ from __future__ import annotations
 
 from ...choices import YesNo
 from ...workstation import PointerKind, PointerSpeed
-from .place import Place
+from .group import FieldGroup
 
-_at = Place("look.pointer", "Keyboard and mouse", "pieces")
+_at = FieldGroup("look.pointer", "Keyboard and mouse", "pieces")
 
 kind = _at.choice("kind", "Pointer", PointerKind, part="mouse")
 length = _at.length(

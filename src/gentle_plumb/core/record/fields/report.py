@@ -6,7 +6,7 @@ from dataclasses import dataclass
 
 from ...choices import Choice, YesNo
 from .field import Field
-from .place import Place
+from .group import FieldGroup
 
 SHARED = {
     "work": "Work and place, as written with the client",
@@ -16,7 +16,7 @@ SHARED = {
 }
 """What the workplace's paper says only where it is ticked."""
 
-_at = Place("report", "Report")
+_at = FieldGroup("report", "Report")
 
 note = _at.words("note", "Message to the client", health=True)
 follow_up = _at.date("follow_up", "Follow-up date", needed=True)
@@ -33,7 +33,7 @@ unconfirmed = _at.choice(
     "unconfirmed", "Findings not confirmed, on the client's paper", Unconfirmed
 )
 
-_share = Place("report.share", "Workplace", "share")
+_share = FieldGroup("report.share", "Workplace", "share")
 share = {id: _share.choice(id, label, YesNo) for id, label in SHARED.items()}
 """What the workplace's paper may say, by name."""
 
@@ -62,7 +62,7 @@ class CauseFields:
 
 def cause(id: str) -> CauseFields:
     """Return what is kept of the practitioner's word on one cause."""
-    place = Place(f"{CAUSES}.{id}", "Causes", "causes")
+    place = FieldGroup(f"{CAUSES}.{id}", "Causes", "causes")
     return CauseFields(
         words=place.words("words", "In my words", health=True),
         rank=place.amount("rank", "Place in the order", "", 1, MOST_RANK),
@@ -84,27 +84,27 @@ class RequestFields:
 
 def request(id: str) -> RequestFields:
     """Return what the workplace answered to one thing that was asked of it; ``id`` as on its paper."""
-    place = Place(f"{REQUESTS}.{id}", "Asked of the workplace", "requests")
+    place = FieldGroup(f"{REQUESTS}.{id}", "Asked of the workplace", "requests")
     return RequestFields(
         done=place.choice("done", "Done by the workplace", YesNo),
         note=place.words("note", "Note of the workplace", one_line=True, health=True),
     )
 
 
-requests_by = Place("report", "Asked of the workplace", "requests").words(
+requests_by = FieldGroup("report", "Asked of the workplace", "requests").words(
     "requests_by", "Workplace's answers given by", one_line=True, health=True, noted_only=True
 )
 
 
 def temporary_now(key: str) -> Field[TemporaryNow]:
     """Return the field of what has become of a piece that was there for a time; ``key`` as in the practitioner's own plan."""
-    return Place(f"look.temporary.{key}", "For a time only", "walk").choice(
+    return FieldGroup(f"look.temporary.{key}", "For a time only", "walk").choice(
         "now", "What has become of it", TemporaryNow
     )
 
 
 def action_words(field: str) -> Field[str]:
     """Return the field of the practitioner's words for one action; ``field`` as in its path of Set."""
-    return Place(f"{ACTIONS}.{field}", "Actions", "causes").words(
+    return FieldGroup(f"{ACTIONS}.{field}", "Actions", "causes").words(
         "words", "In my words", health=True
     )

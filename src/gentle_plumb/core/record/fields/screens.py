@@ -15,7 +15,7 @@ from ...workstation import (
     StandsOn,
 )
 from .field import Field, SpanField, When
-from .place import Place
+from .group import FieldGroup
 
 STANDING = (ScreenKind.MONITOR, ScreenKind.TELEVISION)
 
@@ -51,7 +51,7 @@ class SideScreenFields(ScreenFields):
 
 
 def _fields_of(
-    place: Place, kind: Field[ScreenKind], raised: When, *, part: str, side: bool
+    place: FieldGroup, kind: Field[ScreenKind], raised: When, *, part: str, side: bool
 ) -> ScreenFields:
     """Make the fields of one screen; the main one decides most, of the others much is only noted.
 
@@ -155,7 +155,7 @@ def _fields_of(
 
 
 def _side(id: str, label: str) -> SideScreenFields:
-    place = Place(f"look.{id}", label, "pieces")
+    place = FieldGroup(f"look.{id}", label, "pieces")
     kind = place.choice("kind", "Kind of screen", ScreenKind)
     there = kind.among(*ScreenKind)
     every = _fields_of(place, kind, there, part="", side=True)
@@ -175,7 +175,7 @@ def _side(id: str, label: str) -> SideScreenFields:
     )
 
 
-_at = Place("look.screen", "Screen", "pieces")
+_at = FieldGroup("look.screen", "Screen", "pieces")
 _kind = _at.choice("kind", "Kind of screen", ScreenKind, needed=True, part="screen_top")
 
 keys = _at.choice(

@@ -10,7 +10,7 @@ from ...workstation import ChairKind
 from . import chair
 from .conditions import precaution
 from .field import Field
-from .place import Place
+from .group import FieldGroup
 
 
 class Seen(Choice):
@@ -40,7 +40,7 @@ class RoomFields:
 
 
 def _habit(habit: Habit) -> HabitFields:
-    place = Place(f"look.habit.{habit.id}", "Habits", "habits")
+    place = FieldGroup(f"look.habit.{habit.id}", "Habits", "habits")
     standing = habit.posture == "standing"
     seen = place.choice("", f"{habit.label}, standing" if standing else habit.label, Seen)
     when = seen.among(Seen.SEEN)
@@ -53,7 +53,7 @@ def _habit(habit: Habit) -> HabitFields:
 
 
 def _room(item: RoomItem) -> RoomFields:
-    place = Place(f"look.room.{item.id}", item.group, "room")
+    place = FieldGroup(f"look.room.{item.id}", item.group, "room")
     seated = item.wheelchair
     answer = place.pick(
         "",
@@ -92,11 +92,11 @@ def _room(item: RoomItem) -> RoomFields:
 habit = {habit.id: _habit(habit) for habit in HABITS.values()}
 """Every habit, by name; those seen standing are apart."""
 
-_good = Place("look.good", "Good habits", "habits")
+_good = FieldGroup("look.good", "Good habits", "habits")
 good = {id: _good.choice(id, label, Seen) for id, label in GOOD.items()}
 """What is done well already, by name."""
 
-_light = Place("look.room", "Light", "room")
+_light = FieldGroup("look.room", "Light", "room")
 
 light_for = _light.pick(
     "light_for", "Light is needed for", {id: label for id, (label, _, _) in LIGHT_TASKS.items()}
@@ -112,12 +112,14 @@ lux = _light.amount(
 room = {item.id: _room(item) for item in ROOM.values()}
 """Every item of the room or home list, by name."""
 
-workstation = Place("look", "Workstation", "pieces").words(
+workstation = FieldGroup("look", "Workstation", "pieces").words(
     "workstation",
     "Shared workstation",
     help="The saved workstation this equipment was loaded from.",
 )
-watched = Place("look", "Habits", "habits").choice(
+watched = FieldGroup("look", "Habits", "habits").choice(
     "watched", "Watched for some minutes: nothing else seen", YesNo
 )
-note = Place("look", "Notes", "habits").words("note", "Visit notes", health=True, noted_only=True)
+note = FieldGroup("look", "Notes", "habits").words(
+    "note", "Visit notes", health=True, noted_only=True
+)

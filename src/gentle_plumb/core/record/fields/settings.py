@@ -9,7 +9,7 @@ from ...choices import Choice
 from ...intake import REGIONS
 from .desk import moves
 from .field import Field
-from .place import Place
+from .group import FieldGroup
 from .work import POSTURES
 
 ACTIONS = "set.action"
@@ -41,7 +41,7 @@ class SettingFields:
 
 
 def _setting(posture: Posture, quantity: Quantity) -> SettingFields:
-    place, key = Place(f"set.{posture}", posture.title()), quantity.key
+    place, key = FieldGroup(f"set.{posture}", posture.title()), quantity.key
     label = f"{quantity.label}, set as worked out and not measured"
     return SettingFields(
         measured=place.quantity(quantity, quantity.label, part=key),
@@ -60,7 +60,7 @@ setting = {
 
 
 preset = {
-    posture: Place("set.preset", "Presets").amount(
+    posture: FieldGroup("set.preset", "Presets").amount(
         posture, f"Saved on key, {posture}", "", 1, 20, when=moves, part="surface"
     )
     for posture in POSTURES
@@ -77,7 +77,7 @@ class SettleSeen(Choice):
     WELL = "well", "Reads well"
 
 
-_settle = Place("set.settle", "Settle-in")
+_settle = FieldGroup("set.settle", "Settle-in")
 settle_started = _settle.amount("started", "Settle-in begun", "s", 0, 4_000_000_000)
 """When the client began to work for the settle-in test, seconds since 1970; empty while no clock runs."""
 settle_minutes = _settle.amount("minutes", "Settle-in", "min", 5, 40)
@@ -140,7 +140,7 @@ class ActionFields:
 
 def action(id: str) -> ActionFields:
     """Return the fields of what was said of one step."""
-    place = Place(f"{ACTIONS}.{id}", "Actions", "actions")
+    place = FieldGroup(f"{ACTIONS}.{id}", "Actions", "actions")
     places = {region.id: region.label for region in REGIONS.values()}
     return ActionFields(
         state=place.choice("state", "State", ActionAnswer),

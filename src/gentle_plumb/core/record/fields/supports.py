@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from ...choices import YesNo
 from ...workstation import STACKED, SUPPORTS
 from .field import Field
-from .place import Place
+from .group import FieldGroup
 
 
 @dataclass(frozen=True, eq=False)
@@ -24,7 +24,7 @@ NOTED_ONLY = frozenset({"task_lamp"})
 
 
 def _support(id: str, label: str, *, thick: bool) -> SupportFields:
-    place = Place(f"look.support.{id}", "Available in the room", "pieces")
+    place = FieldGroup(f"look.support.{id}", "Available in the room", "pieces")
     there = place.choice(
         "", label, YesNo, part="footrest" if id == "footrest" else "", noted_only=id in NOTED_ONLY
     )
@@ -41,7 +41,7 @@ def _support(id: str, label: str, *, thick: bool) -> SupportFields:
 at_hand = {id: _support(id, label, thick=thick) for id, (label, thick) in SUPPORTS.items()}
 """Everything that may be at hand, by name."""
 
-_footrest = Place("look.footrest", "Available in the room", "pieces")
+_footrest = FieldGroup("look.footrest", "Available in the room", "pieces")
 _there = at_hand["footrest"].there.among(YesNo.YES)
 
 footrest_height = _footrest.span(
@@ -52,7 +52,7 @@ footrest_slope = _footrest.amount(
 )
 
 _chair_there = at_hand["other_chair"].there.among(YesNo.YES)
-other_chair = Place("look.other_chair", "Available in the room", "pieces").span(
+other_chair = FieldGroup("look.other_chair", "Available in the room", "pieces").span(
     "seat",
     "Another chair, seat",
     250,

@@ -3,9 +3,9 @@
 from __future__ import annotations
 
 from ...choices import YesNo
-from .place import Place
+from .group import FieldGroup
 
-_at = Place("look.tray", "Keyboard and mouse", "pieces")
+_at = FieldGroup("look.tray", "Keyboard and mouse", "pieces")
 
 there = _at.choice("there", "Keyboard tray", YesNo, part="surface")
 

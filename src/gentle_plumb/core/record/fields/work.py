@@ -8,7 +8,7 @@ from ...catalogue import TIERS, Posture, Quantity, own_numbers
 from ...choices import Choice, YesNo
 from ...policy import POLICY_QUESTIONS, POLICY_RANGES, STANDING, PolicyQuestion
 from .field import Field
-from .place import Place
+from .group import FieldGroup
 
 POSTURES: tuple[Posture, ...] = ("seated", "standing")
 ANGLES = {
@@ -68,7 +68,7 @@ class OwnFindingFields:
 
 
 def _own_number(posture: Posture, quantity: Quantity) -> OwnNumberFields:
-    place = Place(f"work.{posture}", posture.title())
+    place = FieldGroup(f"work.{posture}", posture.title())
     return OwnNumberFields(
         value=place.quantity(quantity, f"{quantity.label}, my number", part=quantity.key),
         why=place.words(f"{quantity.key}.why", "Why", part=quantity.key, health=True),
@@ -83,7 +83,7 @@ own_number = {
 }
 """Numbers of one's own, by posture and quantity."""
 
-_plan = Place("work", "Plan", "plan")
+_plan = FieldGroup("work", "Plan", "plan")
 plan = _plan.pick("plan", "Plan", TIERS)
 budget = _plan.amount(
     "budget",
@@ -102,7 +102,7 @@ settle = _plan.length(
     help="After 15 to 20 minutes of work: nearer is negative. It overrules what the size asks for.",
 )
 
-_angles = Place("work.number", "Angles", "policies")
+_angles = FieldGroup("work.number", "Angles", "policies")
 angle = {
     name: _angles.amount(name, label, "°", POLICY_RANGES[name][0].low, POLICY_RANGES[name][0].high)
     for name, label in ANGLES.items()
@@ -112,11 +112,11 @@ angle = {
 
 def _positions(question: PolicyQuestion) -> dict[str, Field[str]]:
     offered = {position.id: position.label for position in question.positions}
-    seated = Place("work.policy", "Policies", "policies")
+    seated = FieldGroup("work.policy", "Policies", "policies")
     fields = {question.id: seated.pick(question.id, question.label, offered)}
     if question.standing:
         standing, id = (
-            Place("work.policy", "Policies, standing", "policies"),
+            FieldGroup("work.policy", "Policies, standing", "policies"),
             STANDING + question.id,
         )
         fields[id] = standing.pick(id, question.label, offered)
@@ -133,7 +133,7 @@ policy = {
 
 def finding(id: str) -> FindingFields:
     """Return what is kept of the practitioner's word on one finding; ``id`` as in its path."""
-    place = Place(f"{FINDINGS}.{id}", "Findings", "findings")
+    place = FieldGroup(f"{FINDINGS}.{id}", "Findings", "findings")
     return FindingFields(
         verdict=place.choice("verdict", "Verdict", Verdict),
         words=place.words("words", "My wording", health=True),
@@ -148,12 +148,12 @@ OWN_PLAN = "work.own_plan"
 
 def taken(key: str) -> Field[YesNo]:
     """Return the field of one thing ticked for the practitioner's own plan."""
-    return Place(f"{OWN_PLAN}.{key}", "Plan", "plan").choice("taken", "Taken", YesNo)
+    return FieldGroup(f"{OWN_PLAN}.{key}", "Plan", "plan").choice("taken", "Taken", YesNo)
 
 
 def own_finding(id: str) -> OwnFindingFields:
     """Return what is kept of one finding of the practitioner's own."""
-    place = Place(f"{OWN_FINDINGS}.{id}", "Findings", "findings")
+    place = FieldGroup(f"{OWN_FINDINGS}.{id}", "Findings", "findings")
     return OwnFindingFields(
         title=place.words("title", "What I found", health=True),
         why=place.words("why", "Why it matters", health=True),

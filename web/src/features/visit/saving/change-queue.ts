@@ -334,9 +334,7 @@ export class ChangeQueue {
 
   /** This device has it: it takes the place of what was typed here before, upon the same version. */
   private takenHere(change: Pending, answer: Answer, newer: boolean): void {
-    const before = this.queue.find(
-      (pending) => pending !== change && pending.path === change.path && pending.here,
-    );
+    const before = this.queue.find((it) => it !== change && it.path === change.path && it.here);
     change.here = true;
     if (before && change.path.startsWith(CONSENT)) {
       change.expected = -1; // what a consent takes with it, it takes on the server as well: one after the other

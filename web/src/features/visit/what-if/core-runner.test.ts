@@ -43,9 +43,9 @@ describe("the core runner", () => {
 
   it("asks the server until the page's own core holds the visit", async () => {
     const runner = runnerWith(() => ({ answer: '{"over":2}' }));
-    expect((await runner.tryOut("v", 1, trial)).over).toBe(1);
+    expect((await runner.tryOut("v", 1, trial)).excess_deg).toBe(1);
     await runner.open("v", 1);
-    expect((await runner.tryOut("v", 1, trial)).over).toBe(2);
+    expect((await runner.tryOut("v", 1, trial)).excess_deg).toBe(2);
     expect(runner.by).toBe("page");
     expect(POST).toHaveBeenCalledTimes(1);
   });
@@ -53,14 +53,14 @@ describe("the core runner", () => {
   it("asks the server again once the visit has moved on", async () => {
     const runner = runnerWith(() => ({ answer: '{"over":2}' }));
     await runner.open("v", 1);
-    expect((await runner.tryOut("v", 2, trial)).over).toBe(1);
+    expect((await runner.tryOut("v", 2, trial)).excess_deg).toBe(1);
     expect(runner.by).toBe("server");
   });
 
   it("stays with the server where the worker fails", async () => {
     const runner = runnerWith(() => ({ trouble: "no room" }));
     await runner.open("v", 1);
-    expect((await runner.tryOut("v", 1, trial)).over).toBe(1);
+    expect((await runner.tryOut("v", 1, trial)).excess_deg).toBe(1);
     await runner.open("v", 1);
     expect(GET).toHaveBeenCalledTimes(1);
   });
@@ -70,7 +70,7 @@ describe("the core runner", () => {
     await runner.open("v", 1);
     const tried = runner.tryOut("v", 1, trial);
     worker.onerror?.({ message: "out of memory" } as ErrorEvent);
-    expect((await tried).over).toBe(1);
+    expect((await tried).excess_deg).toBe(1);
     expect(runner.by).toBe("server");
     expect(worker.terminated).toBe(true);
   });
@@ -82,7 +82,7 @@ describe("the core runner", () => {
     const tried = runner.tryOut("v", 1, trial);
     await vi.advanceTimersByTimeAsync(4000);
     vi.useRealTimers();
-    expect((await tried).over).toBe(1);
+    expect((await tried).excess_deg).toBe(1);
   });
 
   it("opens again after the network failed", async () => {
@@ -91,6 +91,6 @@ describe("the core runner", () => {
     await runner.open("v", 1);
     expect(runner.ready("v", 1)).toBe(false);
     await runner.open("v", 1);
-    expect((await runner.tryOut("v", 1, trial)).over).toBe(2);
+    expect((await runner.tryOut("v", 1, trial)).excess_deg).toBe(2);
   });
 });

@@ -31,7 +31,7 @@ export class CoreRunner {
     let given: unknown;
     try {
       given = unwrap(
-        await api.GET("/api/visits/{visit_id}/given", {
+        await api.GET("/api/visits/{visit_id}/input", {
           params: { path: { visit_id: idOf(visitId) }, query: { place: placeOf(visitId) } },
         }),
       );
@@ -75,7 +75,7 @@ export class CoreRunner {
     }
     this.by = "server";
     return unwrap(
-      await api.POST("/api/visits/{visit_id}/try", {
+      await api.POST("/api/visits/{visit_id}/what-if", {
         params: { path: { visit_id: idOf(visitId) } },
         body: { ...trial, place: placeOf(visitId) },
       }),

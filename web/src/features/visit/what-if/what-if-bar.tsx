@@ -53,11 +53,11 @@ function what(
 export function Left({
   of,
 }: {
-  of: { over: number; minutes: number | null; findings: readonly unknown[] };
+  of: { excess_deg: number; minutes: number | null; findings: readonly unknown[] };
 }) {
   return (
     <>
-      <b>{of.over.toFixed(0)}°</b> outside
+      <b>{of.excess_deg.toFixed(0)}°</b> outside
       {of.minutes != null && (
         <>
           , <b>{Math.round(of.minutes)}</b> min a day

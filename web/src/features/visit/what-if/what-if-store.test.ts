@@ -67,8 +67,11 @@ describe("the bench of what if", () => {
     for (const typed of ["70", "71", "72"]) store.put("work.seated.surface", typed);
     await runner.answer({ over: 1 });
     await runner.answer({ over: 2 });
-    expect(runner.asked.map((whatIf) => whatIf.tries["work.seated.surface"])).toEqual(["70", "72"]);
-    expect(store.read().tried?.over).toBe(2);
+    expect(runner.asked.map((whatIf) => whatIf.overrides["work.seated.surface"])).toEqual([
+      "70",
+      "72",
+    ]);
+    expect(store.read().tried?.excess_deg).toBe(2);
   });
 
   it("draws once an answer while a hand moves, and keeps what is equal", async () => {
@@ -91,7 +94,7 @@ describe("the bench of what if", () => {
     store.put("work.seated.surface", "71");
     await runner.answer({ over: 3 });
     expect(store.read()).toMatchObject({ trouble: null, by: "page" });
-    expect(store.read().tried?.over).toBe(3);
+    expect(store.read().tried?.excess_deg).toBe(3);
   });
 
   it("adds the plans once the hand rests, unless it has moved on", async () => {

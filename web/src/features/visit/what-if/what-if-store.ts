@@ -108,7 +108,7 @@ export class WhatIfStore {
   async ask(tries: WhatIfOverrides): Promise<WhatIfResult> {
     const { visitId, revision, unit } = this.open();
     return this.runner.tryOut(visitId, revision, {
-      tries,
+      overrides: tries,
       unit,
       scene: { width: 400, height: 400, mode: "seated", show: "target", unit, grips: false },
       against: null,
@@ -150,7 +150,7 @@ export class WhatIfStore {
 
   private request({ tries, snapshot, found }: WhatIfState, scene: WhatIf["scene"]): WhatIf {
     return {
-      tries,
+      overrides: tries,
       unit: this.open().unit,
       scene,
       against: snapshot ? snapshot.tries : null,
@@ -197,8 +197,14 @@ export class WhatIfStore {
 }
 
 /** What is worked out only once the hand rests. */
-function atRest({ plans, fixes, gone, come, stays }: WhatIfResult): Partial<WhatIfResult> {
-  return { plans, fixes, gone, come, stays };
+function atRest({
+  plans,
+  fixes,
+  resolved: gone,
+  new: come,
+  unchanged: stays,
+}: WhatIfResult): Partial<WhatIfResult> {
+  return { plans, fixes, resolved: gone, new: come, unchanged: stays };
 }
 
 /** Bare numbers keep the unit they were typed in when another one is set. */

@@ -36,7 +36,7 @@ export function Conditions({ onDone }: { onDone: () => void }) {
       )}
       <ul className="border-t border-ink desk:columns-2 desk:gap-x-10">
         {groups.map((group) => {
-          const care = drawnVisit?.cares.find((care) => `ask.care.${care.id}` === group.id);
+          const care = drawnVisit?.precautions.find((care) => `ask.care.${care.id}` === group.id);
           const note = field(`${group.id}.note`);
           const more = ["part", "side"]
             .map((name) => field(`${group.id}.${name}`))

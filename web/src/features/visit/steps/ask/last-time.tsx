@@ -7,7 +7,7 @@ export function LastTime() {
   const since = useSince(visit.id, unit).data;
   if (!since) return null;
   const lines: [name: string, said: readonly string[]][] = [
-    ["Discomfort", since.felt],
+    ["Discomfort", since.discomfort],
     ["Conditions", since.conditions],
     ["Consents", since.consents],
     [

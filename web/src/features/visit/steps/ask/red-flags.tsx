@@ -48,7 +48,7 @@ export function RedFlags({ onDone }: { onDone: () => void }) {
             <h4 className="border-b-2 border-ink font-semibold">{words}</h4>
             {signs
               .filter(({ id }) =>
-                catalogue.signs.some(
+                catalogue.red_flags.some(
                   (sign) => id === `ask.sign.${sign.id}` && sign.urgency === urgency,
                 ),
               )

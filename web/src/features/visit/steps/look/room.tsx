@@ -48,7 +48,7 @@ export function Room() {
                     {wrong && (
                       <div className="mt-1.5 border-l-4 border-ink pl-3 text-sm">
                         <p>
-                          {item.why} <b>{item.do}</b>
+                          {item.why} <b>{item.advice}</b>
                         </p>
                         {note && <FieldRow field={{ ...note, label: "Note" }} />}
                       </div>

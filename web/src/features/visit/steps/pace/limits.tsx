@@ -4,7 +4,7 @@ import { useWorkup } from "../../state/workup";
 /** What the day keeps to, with whom to ask and how it is lifted. */
 export function LimitsOfTheDay() {
   const drawnVisit = useWorkup();
-  const held = (drawnVisit?.cares ?? []).flatMap((care) =>
+  const held = (drawnVisit?.precautions ?? []).flatMap((care) =>
     care.limits.filter((limit) => limit.of_the_day).map((limit) => ({ care, limit })),
   );
   if (held.length === 0) return null;

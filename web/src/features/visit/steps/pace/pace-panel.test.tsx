@@ -199,7 +199,7 @@ test("limits of the day stand above it, with whom to ask", async () => {
       { id: "no_lifting", says: "No lifting.", of_the_day: false, cleared: null },
     ],
   };
-  open({ drawnVisit: aWorkup({ cares: [care] as never }) });
+  open({ drawnVisit: aWorkup({ precautions: [care] as never }) });
   const limits = await screen.findByRole("list", { name: "Limits of the day" });
   expect(limits.textContent).toContain("Standing: at most 20 min at a time. Pregnancy.");
   expect(limits.textContent).toContain("Ask the midwife.");

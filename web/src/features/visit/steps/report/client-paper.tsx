@@ -38,8 +38,8 @@ export function ClientPaper({ paper }: { paper: Schemas["ClientPaper"] }) {
     >
       <Flags flags={paper.warning} />
       <GotWorse since={paper.since} />
-      <Cares cares={paper.cares} />
-      <Lacks lacks={paper.lacks} />
+      <Cares cares={paper.precautions} />
+      <Lacks lacks={paper.shortfalls} />
       {paper.first.length > 0 && (
         <Part name="First of all">
           <ol className="list-decimal bg-paper py-2 pr-2 pl-8">

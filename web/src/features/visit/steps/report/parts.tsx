@@ -80,7 +80,8 @@ export function Cares({ cares }: { cares: readonly Schemas["PaperPrecaution"][] 
   return cares.map((care) => (
     <p key={care.id} className="mt-2 border-l-2 border-ink pl-2">
       <b>{care.label}.</b> {care.cleared ? "" : care.limit}{" "}
-      {care.cleared ? `Cleared: ${care.cleared}.` : `Ask: ${care.ask}.`} {care.lifted?.join(" ")}
+      {care.cleared ? `Cleared: ${care.cleared}.` : `Ask: ${care.ask}.`}{" "}
+      {care.limits_cleared?.join(" ")}
     </p>
   ));
 }
@@ -229,7 +230,7 @@ export function PlacePart({ place }: { place: Schemas["PaperPlace"] }) {
       <h4 className="mt-5 border-t border-ink pt-3 text-base font-semibold">
         {place.name}: {place.use.toLowerCase()}
       </h4>
-      <Lacks lacks={place.lacks} />
+      <Lacks lacks={place.shortfalls} />
       <Lines lines={[...place.actions, ...place.desk, ...place.moves]} />
       <Settings table={place.table} />
     </section>
@@ -283,11 +284,11 @@ export function SinceThen({ since }: { since: Schemas["PaperSince"] | null | und
     <Part name={`Since ${since.on}`}>
       <Lines
         lines={[
-          ...since.felt,
-          named("Gone", since.gone),
-          named("Still there", since.stayed),
+          ...since.discomfort,
+          named("Gone", since.resolved),
+          named("Still there", since.unchanged),
           named("New", since.new),
-          named("Not looked at again", since.untold),
+          named("Not looked at again", since.not_assessed),
           ...since.drift,
           ...since.temporary.map((text) => `For a time only: ${text}`),
         ].filter(Boolean)}

@@ -34,10 +34,12 @@ export function RecordPaper({ paper: report }: { paper: Schemas["RecordPaper"] }
       <Flags flags={report.warning} />
       <GotWorse since={report.since} />
       {report.asked && <p className="mt-2 text-sm">{report.asked}</p>}
-      <Cares cares={report.cares} />
-      {report.felt.length > 0 && <p className="mt-2">Discomfort: {report.felt.join("; ")}</p>}
+      <Cares cares={report.precautions} />
+      {report.discomfort.length > 0 && (
+        <p className="mt-2">Discomfort: {report.discomfort.join("; ")}</p>
+      )}
       {report.note && <p className="mt-2 bg-paper p-2">{report.note}</p>}
-      <Lacks lacks={report.lacks} />
+      <Lacks lacks={report.shortfalls} />
       {report.worse && <p className="mt-2 border-l-2 border-ink pl-2">{report.worse}</p>}
       <SinceThen since={report.since} />
       {report.place && <h4 className="mt-4 text-base font-semibold">{report.place}</h4>}

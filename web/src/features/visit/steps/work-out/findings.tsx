@@ -205,7 +205,7 @@ function Detail({ finding }: { finding: Found }) {
     ["To do", finding.instruction],
     ["Limit", finding.left],
     ["Evidence", finding.evidence.join("; ")],
-    ["Felt there", finding.felt.join("; ")],
+    ["Felt there", finding.discomfort.join("; ")],
     [
       "Severity",
       finding.severity &&

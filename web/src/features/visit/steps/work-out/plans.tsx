@@ -59,7 +59,7 @@ export function Plans() {
                     {fix.does}, {fix.price}
                   </span>
                   {fix.mends && <b className="block text-sm">For what does not fit at all.</b>}
-                  {fix.lacks.map((words) => (
+                  {fix.shortfalls.map((words) => (
                     <span key={words} className="block text-sm">
                       Still: {words}
                     </span>
@@ -131,15 +131,15 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
       <div className="flex items-baseline justify-between gap-2">
         <h2 className="text-lg font-semibold">{plan.label}</h2>
         <p className="figures text-right">
-          <b>{plan.over}</b>
+          <b>{plan.excess}</b>
           {plan.minutes && <span className="block text-sm text-soft">{plan.minutes}</span>}
           {plan.cost && <span className="block text-sm">{plan.cost}</span>}
         </p>
       </div>
       {plan.over_budget && <p className="text-sm font-semibold">{plan.over_budget}</p>}
-      {plan.lacks.length > 0 && (
+      {plan.shortfalls.length > 0 && (
         <div className="mt-1 border-l-4 border-ink pl-2" role="note">
-          {plan.lacks.map((words) => (
+          {plan.shortfalls.map((words) => (
             <p key={words} className="font-semibold">
               {words}
             </p>
@@ -150,14 +150,14 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
         <p className="text-sm text-soft">Comes to the same as “{plan.same_as}”.</p>
       ) : (
         <>
-          {plan.untold.length > 0 && (
+          {plan.not_assessed.length > 0 && (
             <p className="text-sm">
-              Not known: {plan.untold.join(", ")}. <Decider />
+              Not known: {plan.not_assessed.join(", ")}. <Decider />
             </p>
           )}
           {plan.added.length === 0 ? (
             <p className="text-sm text-soft">
-              {plan.untold.length > 0
+              {plan.not_assessed.length > 0
                 ? "Whether anything has to be added can't be told yet."
                 : "Nothing to add."}
             </p>
@@ -194,7 +194,7 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
               {plan.left
                 .map(
                   (left) =>
-                    `${left.label.toLowerCase()}${left.posture === "standing" ? ", standing" : ""} ${left.over}`,
+                    `${left.label.toLowerCase()}${left.posture === "standing" ? ", standing" : ""} ${left.excess}`,
                 )
                 .join("; ")}
             </p>

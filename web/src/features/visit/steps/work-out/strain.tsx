@@ -42,8 +42,8 @@ export function StrainMinutes() {
                 style={{ width: `${(100 * strain.minutes) / most}%` }}
               />
             </div>
-            {strain.felt.length > 0 && (
-              <p className="mt-1 text-sm">Felt: {strain.felt.join("; ")}</p>
+            {strain.discomfort.length > 0 && (
+              <p className="mt-1 text-sm">Felt: {strain.discomfort.join("; ")}</p>
             )}
             <ul className="mt-1 text-sm">
               {strain.parts.map((part) => (

@@ -136,7 +136,11 @@ export function TryOut() {
 }
 
 /** Which of the visit's findings would go, and which would come. */
-function Turned({ tried: { gone, come, stays } }: { tried: Schemas["WhatIfResult"] }) {
+function Turned({
+  tried: { resolved: gone, new: come, unchanged: stays },
+}: {
+  tried: Schemas["WhatIfResult"];
+}) {
   if (gone.length + come.length + stays === 0) return null;
   const names = (some: readonly Schemas["FindingSummary"][]) =>
     some.map((findingSummary) => findingSummary.text).join("; ");

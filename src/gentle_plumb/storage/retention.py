@@ -37,8 +37,8 @@ OUTLIVES = ("trail", "erasure")
 """What names an erased client still, by an identifier alone: that it was there, and that it is gone."""
 
 
-class SqlKeeping(Store):
-    """The Keeping port."""
+class SqlRetention(Store):
+    """The RetentionStore port."""
 
     def standings(self, practice_id: UUID, still_since: date) -> list[ClientStanding]:
         # only these can be due: a look into every entry of a large practice takes its time

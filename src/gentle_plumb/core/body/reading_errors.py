@@ -34,7 +34,7 @@ FACTORS: tuple[tuple[float, str], ...] = (
 
 
 @dataclass(frozen=True, kw_only=True)
-class Slip:
+class ReadingError:
     """What may have happened: the value it should be, or the dimension it belongs to."""
 
     kind: SlipKind
@@ -68,12 +68,12 @@ def standard_errors_off(mm: float, said: Expected) -> float:
     return abs(mm - said.mm) / said.sd_mm
 
 
-def slip_of(name: str, mm: float, said: Expected) -> Slip | None:
+def slip_of(name: str, mm: float, said: Expected) -> ReadingError | None:
     """A slip of one value that would put it where the others want it; the nearest one."""
     found = [
         (
             standard_errors_off(mm * factor, said),
-            Slip(kind="unit", words=words, mm=mm * factor, factor=factor),
+            ReadingError(kind="unit", words=words, mm=mm * factor, factor=factor),
         )
         for factor, words in FACTORS
         if standard_errors_off(mm * factor, said) <= FITS_AT_SE
@@ -81,7 +81,7 @@ def slip_of(name: str, mm: float, said: Expected) -> Slip | None:
     found += [
         (
             standard_errors_off(turned, said),
-            Slip(kind="digits", words="two digits swapped", mm=turned),
+            ReadingError(kind="digits", words="two digits swapped", mm=turned),
         )
         for turned in _digits_swapped(mm)
         if standard_errors_off(turned, said) <= DIGITS_AT_SE
@@ -89,7 +89,7 @@ def slip_of(name: str, mm: float, said: Expected) -> Slip | None:
     return min(found, key=lambda one: one[0])[1] if found else None
 
 
-def typed_in_the_other_field(name: str, mm: float, rest: Factor) -> Slip | None:
+def typed_in_the_other_field(name: str, mm: float, rest: Factor) -> ReadingError | None:
     """A standing value typed in a seated field, or the other way round."""
     for seated, standing in TWINS.items():
         if name not in (seated, standing):
@@ -98,7 +98,7 @@ def typed_in_the_other_field(name: str, mm: float, rest: Factor) -> Slip | None:
         said = rest.without(other).expected(other)
         if said is not None and standard_errors_off(mm, said) <= FITS_AT_SE:
             posture = DIMENSIONS[other].posture
-            return Slip(
+            return ReadingError(
                 kind="other_posture", words=f"a {posture} value in this field", mm=mm, other=other
             )
     return None

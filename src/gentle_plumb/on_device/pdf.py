@@ -7,7 +7,7 @@ from typing import NoReturn
 from ..services.errors import NeedsServer
 
 
-class NoPress:
+class UnavailablePdf:
     """Prints nothing; raises NeedsServer."""
 
     def print(self, *_: object, **__: object) -> NoReturn:

@@ -7,8 +7,8 @@ from collections.abc import Callable, Sequence
 from sqlalchemy import Engine, select
 
 from ..mailing import now
-from ..services.trail import TrailService
-from ..storage import SqlTrail
+from ..services.audit_log import AuditLogService
+from ..storage import SqlAuditLog
 from ..storage.tables import PRACTICE
 
 LEAST_DIGITS = 8
@@ -28,13 +28,13 @@ def heads_of(texts: Sequence[str]) -> dict[str, int]:
     return result
 
 
-def verify_trail(engine: Engine, heads: dict[str, int], say: Callable[[str], None]) -> bool:
+def check_audit_log(engine: Engine, heads: dict[str, int], say: Callable[[str], None]) -> bool:
     """Check every practice's trail, and look for the lines in ``heads``; whether all of it holds."""
-    trail, whole = SqlTrail(engine), True
+    trail, whole = SqlAuditLog(engine), True
     with engine.connect() as connection:
         practices = connection.execute(select(PRACTICE.c.id, PRACTICE.c.name))
         names = {row.id: row.name for row in practices}
-    for practice_id, count, broken, end in TrailService(trail, now).check():
+    for practice_id, count, broken, end in AuditLogService(trail, now).check():
         name = names.get(practice_id, "A practice that is gone")
         if broken is None:
             say(f"{name} ({practice_id}): {count} lines hold. Last: {count}:{end}")

@@ -89,7 +89,7 @@ def worker_lost(heard: datetime | None, now: datetime) -> bool:
     return heard is None or now - heard > WORKER_LOST
 
 
-class RunningService:
+class SystemStatusService:
     """Looks at the program; ``last_backup`` is None where no backups are made here."""
 
     def __init__(

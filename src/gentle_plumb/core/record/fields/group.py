@@ -12,7 +12,7 @@ from .field import C, Field, FieldOptions, K, Kind, SpanField, step_of
 
 
 @dataclass(frozen=True)
-class Place:
+class FieldGroup:
     """Where fields stand: the path they begin with, their group and section on the form.
 
     Its methods make the fields; ``name`` is the last part of the path, empty for the path itself.
@@ -195,5 +195,5 @@ def fields_in(*holders: object) -> tuple[Field[object], ...]:
 
 def _holds_fields(value: object) -> bool:
     return isinstance(value, Field | Mapping | tuple) or (
-        is_dataclass(value) and not isinstance(value, type | Place)
+        is_dataclass(value) and not isinstance(value, type | FieldGroup)
     )

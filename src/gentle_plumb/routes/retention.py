@@ -9,10 +9,10 @@ from pydantic import Field
 
 from ..schemas.access import PapersRequest, ProofRequest
 from ..services.archives import MOST_BYTES
-from ..services.keeping import ErasureView, KeepingView
 from ..services.models import BulkJobView, ChangedPeriods, ClientView
 from ..services.papers.erasure import erasure_paper
-from ..services.running import Running
+from ..services.retention import ErasureView, RetentionView
+from ..services.system_status import Running
 from .route import Caller, FileAnswer, FileBody, Needs, Routes
 from .services import Services
 
@@ -32,14 +32,14 @@ get, post, put, delete = (
 )
 
 
-@get("/keeping", Needs.OWNER)
-def keeping(to: Services, who: Caller) -> KeepingView:
+@get("/retention", Needs.OWNER)
+def keeping(to: Services, who: Caller) -> RetentionView:
     """How long records are kept, what is due to go, what was erased; owners only."""
     return to.retention.look(who.practice)
 
 
-@put("/keeping", Needs.OWNER, audit=("manage", "periods of keeping"))
-def set_periods(to: Services, who: Caller, periods: ChangedPeriods) -> KeepingView:
+@put("/retention", Needs.OWNER, audit=("manage", "periods of keeping"))
+def set_periods(to: Services, who: Caller, periods: ChangedPeriods) -> RetentionView:
     """Set how long records are kept; owners only. Nothing is erased by itself."""
     return to.retention.look(to.retention.set_periods(who.practice, periods))
 
@@ -76,13 +76,13 @@ def proof(to: Services, who: Caller, erasure_id: UUID, request: ProofRequest) ->
     return FileAnswer(content=pdf, media="application/pdf", name="proof-of-erasure.pdf")
 
 
-@get("/running", Needs.OWNER)
+@get("/system-status", Needs.OWNER)
 def running(to: Services, who: Caller) -> Running:
     """Backups, what waits and what was given up; owners only."""
     return to.system_status.look(who.member)
 
 
-@delete("/running/failed/{mail_id}", Needs.OWNER, audit=("manage", "mail let go"), status=204)
+@delete("/system-status/failed/{mail_id}", Needs.OWNER, audit=("manage", "mail let go"), status=204)
 def let_go(to: Services, who: Caller, mail_id: UUID) -> None:
     """Let a mail go that was given up; owners only."""
     to.system_status.let_go(who.member, mail_id)

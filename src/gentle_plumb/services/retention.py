@@ -11,17 +11,17 @@ from uuid import UUID, uuid4
 from dateutil.relativedelta import relativedelta
 
 from .account_ports import Accounts
+from .audit_log import AuditLog
 from .errors import NotAllowed, NotFound
 from .models import ClientStanding, ErasedWhat, Erasure, Member, Practice, RetentionPeriods, view_of
-from .models.trail import TrailQuery
+from .models.audit_log import AuditQuery
 from .ports import Clock
-from .trail import Trail
 
 SHORTEST_MONTH = 28
 """Days: so that who is looked at are never fewer than those who are due."""
 
 
-class Keeping(Protocol):
+class RetentionStore(Protocol):
     """What is kept of clients, and its end."""
 
     def standings(self, practice_id: UUID, still_since: date) -> list[ClientStanding]:
@@ -83,7 +83,7 @@ class ErasureView:
 
 
 @dataclass(frozen=True, kw_only=True)
-class KeepingView(RetentionPeriods):
+class RetentionView(RetentionPeriods):
     """A practice's periods, what is due, and what was erased."""
 
     due: list[DueErasure]
@@ -99,7 +99,7 @@ class Proof:
     trail_digest: str
 
 
-class KeepingService:
+class RetentionService:
     """Lists what is due, erases, and proves it.
 
     ``backup_days`` is how long backups are kept, None for none; ``noted`` is told of an erased client, so that
@@ -108,9 +108,9 @@ class KeepingService:
 
     def __init__(
         self,
-        keeping: Keeping,
+        keeping: RetentionStore,
         accounts: Accounts,
-        trail: Trail,
+        trail: AuditLog,
         clock: Clock,
         backup_days: int | None = None,
         noted: Callable[[UUID], None] | None = None,
@@ -127,11 +127,11 @@ class KeepingService:
         self._accounts.change_practice(changed)
         return changed
 
-    def look(self, practice: Practice) -> KeepingView:
+    def look(self, practice: Practice) -> RetentionView:
         """The practice's periods, what is due to go, and what was erased."""
         erased = self._keeping.erasures(practice.id)
         views = [_erasure_view(erasure) for erasure in erased]
-        return view_of(KeepingView, practice, due=self.due(practice), erased=views)
+        return view_of(RetentionView, practice, due=self.due(practice), erased=views)
 
     def due(self, practice: Practice) -> list[DueErasure]:
         """What is due to go, the longest due first."""
@@ -204,7 +204,7 @@ class KeepingService:
                 continue
             if member.role != "owner" and erasure.by_name != member.name:
                 raise NotAllowed("An owner can print this.")
-            query = TrailQuery(client_id=erasure.client_id, act="erase", most=20)
+            query = AuditQuery(client_id=erasure.client_id, act="erase", most=20)
             lines = self._trail.lines(member.practice_id, query)
             line = next((line for line in reversed(lines) if line.at >= erasure.at), None)
             return Proof(

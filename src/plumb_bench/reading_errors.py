@@ -13,7 +13,7 @@ from gentle_plumb.core.body import (
     TWINS,
     Body,
     BodyValue,
-    Question,
+    PlausibilityDoubt,
     Sex,
     house_error,
     made_up_body,
@@ -110,7 +110,9 @@ def plant(
     return typed, planted
 
 
-def _right(name: str, mm: float, truth: float, found: Iterable[Question], outside: bool) -> bool:
+def _right(
+    name: str, mm: float, truth: float, found: Iterable[PlausibilityDoubt], outside: bool
+) -> bool:
     """Whether one tap puts the true value there: a question's, or one the field itself offers."""
     if not outside:
         return any(
@@ -170,7 +172,7 @@ def count_slips(
             for name, mm in typed.items()
             if name not in outside
         }
-        all_questions: dict[str, list[Question]] = {}
+        all_questions: dict[str, list[PlausibilityDoubt]] = {}
         for question in questions(Body(values=taken, sex=sex if sex_known else None)):
             all_questions.setdefault(question.dimension, []).append(question)
             if question.kind == "relation":

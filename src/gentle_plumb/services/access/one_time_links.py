@@ -69,7 +69,7 @@ class Door:
     email: str
 
 
-class EntranceService:
+class OneTimeLinkService:
     """Makes one-time links, sends them, and lets in who holds one."""
 
     def __init__(
@@ -209,7 +209,7 @@ class EntranceService:
             self._links.settle_letter(replace(letter, state="dropped", url=""))
             return
         practice = self._accounts.practice(link.practice_id)
-        handed = hand_over(self._sender, _written(practice, link, letter), letter.attempts)
+        handed = hand_over(self._sender, _written(practice, link, letter), letter.tries)
         sent_at = self._clock() if handed.state == "sent" else None
         self._links.settle_letter(
             replace(

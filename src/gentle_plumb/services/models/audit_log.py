@@ -45,7 +45,7 @@ TargetKind = Literal["client", "visit", "report", "photo", "link", "check"]
 
 
 @dataclass(frozen=True, kw_only=True)
-class TrailTarget:
+class AuditTarget:
     """What something was done to: whose it is. Identifiers alone; they outlive an erasure."""
 
     client_id: UUID | None = None
@@ -53,7 +53,7 @@ class TrailTarget:
 
 
 @dataclass(frozen=True, kw_only=True)
-class DeedFacts:
+class AuditFacts:
     """Who did what; ``what`` names a thing, never what it holds."""
 
     who: str
@@ -62,17 +62,17 @@ class DeedFacts:
 
 
 @dataclass(frozen=True, kw_only=True)
-class Deed(DeedFacts):
+class AuditEntry(AuditFacts):
     """Something done, before it stands in the trail."""
 
     practice_id: UUID
     member_id: UUID | None
-    target: TrailTarget
+    target: AuditTarget
     request_id: str
 
 
 @dataclass(frozen=True, kw_only=True)
-class TrailLine(Deed):
+class AuditLine(AuditEntry):
     """A line of the trail.
 
     ``number`` counts a practice's lines without a gap; ``digest`` is of the line and of the digest before it, so that
@@ -85,7 +85,7 @@ class TrailLine(Deed):
 
 
 @dataclass(frozen=True, kw_only=True)
-class TrailLineView(DeedFacts):
+class AuditLineView(AuditFacts):
     """A line as an owner reads it; ``client`` is a name, as long as they are there, ``digest`` in hex digits."""
 
     number: int
@@ -98,7 +98,7 @@ class TrailLineView(DeedFacts):
 
 
 @dataclass(frozen=True, kw_only=True)
-class TrailQuery:
+class AuditQuery:
     """Which lines are looked for; all where nothing is said. ``before`` is the number they lie below.
 
     ``carried``: with the copies that devices make for work without network, which nobody may have looked at.

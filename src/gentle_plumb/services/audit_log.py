@@ -15,7 +15,15 @@ from typing import Protocol
 from uuid import UUID
 
 from .models import Member, Practice, view_of
-from .models.trail import ACTS, Deed, TargetKind, TrailLine, TrailLineView, TrailQuery, TrailTarget
+from .models.audit_log import (
+    ACTS,
+    AuditEntry,
+    AuditLine,
+    AuditLineView,
+    AuditQuery,
+    AuditTarget,
+    TargetKind,
+)
 from .ports import Clock
 
 FIRST = bytes(32)
@@ -26,14 +34,14 @@ GATHERED = ("read", "carry", "change", "answer", "refused")
 MOST_KNOWN = 20_000
 
 
-class Trail(Protocol):
+class AuditLog(Protocol):
     """Keeps lines; the program's own role can add and read them, and nothing else."""
 
-    def add(self, deeds: Sequence[Deed], now: datetime) -> list[TrailLine]:
+    def add(self, deeds: Sequence[AuditEntry], now: datetime) -> list[AuditLine]:
         """Add lines at the end of their practice's chain, all or none."""
 
     def during(
-        self, deed_of: Callable[[UUID | None], Deed | None], now: Clock
+        self, deed_of: Callable[[UUID | None], AuditEntry | None], now: Clock
     ) -> AbstractContextManager[Callable[[], bool]]:
         """Add the line of what is done inside in the transaction that does it, whatever that is.
 
@@ -41,13 +49,13 @@ class Trail(Protocol):
         anything was changed, and so noted.
         """
 
-    def target(self, kind: TargetKind, id: UUID) -> TrailTarget:
+    def target(self, kind: TargetKind, id: UUID) -> AuditTarget:
         """Whose a thing is; nothing where it is not there."""
 
-    def lines(self, practice_id: UUID, query: TrailQuery) -> list[TrailLine]:
+    def lines(self, practice_id: UUID, query: AuditQuery) -> list[AuditLine]:
         """Lines, the latest first."""
 
-    def whole(self, practice_id: UUID) -> Generator[TrailLine, None, None]:
+    def whole(self, practice_id: UUID) -> Generator[AuditLine, None, None]:
         """Every line, the first one first."""
 
     def practices(self) -> list[UUID]:
@@ -57,7 +65,7 @@ class Trail(Protocol):
         """Clients by identifier, as far as they are there."""
 
 
-def digest_of(before: bytes, number: int, moment: datetime, deed: Deed) -> bytes:
+def digest_of(before: bytes, number: int, moment: datetime, deed: AuditEntry) -> bytes:
     """Return the digest of a line upon the one before it: SHA-256 of both."""
     said = [
         number,
@@ -75,12 +83,12 @@ def digest_of(before: bytes, number: int, moment: datetime, deed: Deed) -> bytes
     return hashlib.sha256(before + text.encode()).digest()
 
 
-def broken_at(lines: Iterable[TrailLine]) -> tuple[int, int | None, bytes]:
+def broken_at(lines: Iterable[AuditLine]) -> tuple[int, int | None, bytes]:
     """Return how many lines hold, the number at which the chain breaks (None where it does not), and its end.
 
     Parameters
     ----------
-    lines : iterable of TrailLine
+    lines : iterable of AuditLine
         Of one practice, the first one first.
 
     """
@@ -94,7 +102,7 @@ def broken_at(lines: Iterable[TrailLine]) -> tuple[int, int | None, bytes]:
 
 
 def lines_as_csv(
-    lines: Iterable[tuple[TrailLine, str]], clock: Callable[[datetime], datetime]
+    lines: Iterable[tuple[AuditLine, str]], clock: Callable[[datetime], datetime]
 ) -> str:
     """Return lines with their clients' names as CSV, each moment by a clock."""
     out = io.StringIO()
@@ -116,21 +124,21 @@ def _cell(text: str) -> str:
     return f"'{text}" if text.startswith(("=", "+", "-", "@")) else text
 
 
-class TrailService:
+class AuditLogService:
     """Writes and reads the trail."""
 
-    def __init__(self, trail: Trail, clock: Clock) -> None:
+    def __init__(self, trail: AuditLog, clock: Clock) -> None:
         self._trail, self._clock = trail, clock
         self._lock = threading.Lock()
         self._lately: OrderedDict[tuple[object, ...], datetime] = OrderedDict()
-        self._whose: OrderedDict[tuple[TargetKind, UUID], TrailTarget] = OrderedDict()
+        self._whose: OrderedDict[tuple[TargetKind, UUID], AuditTarget] = OrderedDict()
 
-    def known(self, kind: TargetKind, id: UUID) -> TrailTarget | None:
+    def known(self, kind: TargetKind, id: UUID) -> AuditTarget | None:
         """Whose a thing is, where it was found before; asks nobody."""
         with self._lock:
             return self._whose.get((kind, id))
 
-    def target(self, kind: TargetKind, id: UUID) -> TrailTarget:
+    def target(self, kind: TargetKind, id: UUID) -> AuditTarget:
         """Whose a thing is, as long as it is there; what was found once is not asked again."""
         known = self.known(kind, id)
         if known is None:
@@ -142,7 +150,7 @@ class TrailService:
                         self._whose.popitem(last=False)
         return known
 
-    def gathered(self, deed: Deed) -> bool:
+    def gathered(self, deed: AuditEntry) -> bool:
         """Whether a deed stands in a line of a moment ago already; asks nobody."""
         if deed.act not in GATHERED:
             return False
@@ -150,7 +158,7 @@ class TrailService:
             last = self._lately.get(_key(deed))
         return last is not None and timedelta(0) <= self._clock() - last < TOGETHER
 
-    def note(self, *deeds: Deed) -> None:
+    def note(self, *deeds: AuditEntry) -> None:
         """Write deeds down together; reads and changes that follow each other are one line."""
         fresh = [deed for deed in deeds if not self.gathered(deed)]
         if not fresh:
@@ -160,11 +168,13 @@ class TrailService:
             self._noted(deed)
 
     @contextmanager
-    def during(self, deed_of: Callable[[UUID | None], Deed | None]) -> Iterator[Callable[[], bool]]:
+    def during(
+        self, deed_of: Callable[[UUID | None], AuditEntry | None]
+    ) -> Iterator[Callable[[], bool]]:
         """Note what is done inside in the transaction that changes something; as :meth:`note` does."""
-        written: list[Deed] = []
+        written: list[AuditEntry] = []
 
-        def fresh(made: UUID | None) -> Deed | None:
+        def fresh(made: UUID | None) -> AuditEntry | None:
             deed = deed_of(made)
             if deed is None or self.gathered(deed):
                 return None
@@ -176,7 +186,7 @@ class TrailService:
         for deed in written:
             self._noted(deed)
 
-    def _noted(self, deed: Deed) -> None:
+    def _noted(self, deed: AuditEntry) -> None:
         now = self._clock()
         with self._lock:
             self._lately[_key(deed)] = now
@@ -184,24 +194,24 @@ class TrailService:
             while len(self._lately) > MOST_KNOWN:
                 self._lately.popitem(last=False)
 
-    def lines(self, member: Member, query: TrailQuery) -> list[TrailLineView]:
+    def lines(self, member: Member, query: AuditQuery) -> list[AuditLineView]:
         """Lines with the client's name, the latest first."""
         return [view for _, view in self._named(member, query)]
 
-    def as_csv(self, member: Member, practice: Practice, query: TrailQuery) -> str:
+    def as_csv(self, member: Member, practice: Practice, query: AuditQuery) -> str:
         """The same as CSV, by the practice's clock, with each line's digest."""
         lines = [(line, view.client) for line, view in self._named(member, query)]
         return lines_as_csv(lines, practice.local)
 
     def _named(
-        self, member: Member, query: TrailQuery
-    ) -> Iterator[tuple[TrailLine, TrailLineView]]:
+        self, member: Member, query: AuditQuery
+    ) -> Iterator[tuple[AuditLine, AuditLineView]]:
         names = self._trail.names(member.practice_id)
         for line in self._trail.lines(member.practice_id, query):
             yield (
                 line,
                 view_of(
-                    TrailLineView,
+                    AuditLineView,
                     line,
                     says=ACTS[line.act],
                     client_id=line.target.client_id,
@@ -221,11 +231,11 @@ class TrailService:
         return result
 
 
-def _key(deed: Deed) -> tuple[object, ...]:
+def _key(deed: AuditEntry) -> tuple[object, ...]:
     return deed.practice_id, deed.member_id, deed.who, deed.act, deed.what, deed.target
 
 
-def _client_name(line: TrailLine, names: dict[UUID, str]) -> str:
+def _client_name(line: AuditLine, names: dict[UUID, str]) -> str:
     if line.target.client_id is None:
         return ""
     return names.get(line.target.client_id, "erased client")

@@ -12,27 +12,27 @@ from zoneinfo import ZoneInfo
 from sqlalchemy import Connection, Row, Select, func, select
 from sqlalchemy.dialects.postgresql import insert
 
-from ..services.models.trail import Deed, TargetKind, TrailLine, TrailQuery, TrailTarget
-from ..services.trail import FIRST, digest_of
+from ..services.audit_log import FIRST, digest_of
+from ..services.models.audit_log import AuditEntry, AuditLine, AuditQuery, AuditTarget, TargetKind
 from .audited import audited
 from .mapping import columns_of, model_of, values_of
 from .store import Store
 from .tables import CHECK_ROUND, CLIENT, CLIENT_LINK, PHOTO, PRACTICE, REPORT, TRAIL, VISIT
 
 _LINE = TRAIL.c
-_LINES = select(*columns_of(TrailLine), _LINE.client_id, _LINE.visit_id)
+_LINES = select(*columns_of(AuditLine), _LINE.client_id, _LINE.visit_id)
 
 
-class SqlTrail(Store):
+class SqlAuditLog(Store):
     """The Trail port."""
 
-    def add(self, deeds: Sequence[Deed], now: datetime) -> list[TrailLine]:
+    def add(self, deeds: Sequence[AuditEntry], now: datetime) -> list[AuditLine]:
         with self._engine.begin() as connection:
             return [self._add(connection, deed, now) for deed in deeds]
 
     @contextmanager
     def during(
-        self, deed_of: Callable[[UUID | None], Deed | None], now: Callable[[], datetime]
+        self, deed_of: Callable[[UUID | None], AuditEntry | None], now: Callable[[], datetime]
     ) -> Iterator[Callable[[], bool]]:
         def write(connection: Connection, made: UUID | None) -> None:
             deed = deed_of(made)
@@ -43,7 +43,7 @@ class SqlTrail(Store):
             yield lambda: call.written
 
     @staticmethod
-    def _add(connection: Connection, deed: Deed, now: datetime) -> TrailLine:
+    def _add(connection: Connection, deed: AuditEntry, now: datetime) -> AuditLine:
         last = (
             select(_LINE.number, _LINE.digest)
             .where(_LINE.practice_id == deed.practice_id)
@@ -57,20 +57,20 @@ class SqlTrail(Store):
         before = connection.execute(last).first()
         number = (before.number if before is not None else 0) + 1
         digest = digest_of(before.digest if before is not None else FIRST, number, now, deed)
-        line = TrailLine(**vars(deed), number=number, at=now, digest=digest)
+        line = AuditLine(**vars(deed), number=number, at=now, digest=digest)
         connection.execute(insert(TRAIL).values(**values_of(line), **vars(deed.target)))
         return line
 
-    def target(self, kind: TargetKind, id: UUID) -> TrailTarget:
+    def target(self, kind: TargetKind, id: UUID) -> AuditTarget:
         if kind == "client":
-            return TrailTarget(client_id=id)
+            return AuditTarget(client_id=id)
         with self._reader.connect() as connection:
             row = connection.execute(_whose(kind, id)).first()
         if row is None:
-            return TrailTarget()
-        return TrailTarget(client_id=row.client_id, visit_id=row.id)
+            return AuditTarget()
+        return AuditTarget(client_id=row.client_id, visit_id=row.id)
 
-    def lines(self, practice_id: UUID, query: TrailQuery) -> list[TrailLine]:
+    def lines(self, practice_id: UUID, query: AuditQuery) -> list[AuditLine]:
         found = _LINES.where(_LINE.practice_id == practice_id)
         for column, value in (
             (_LINE.client_id, query.client_id),
@@ -97,7 +97,7 @@ class SqlTrail(Store):
             rows = connection.execute(found.order_by(_LINE.number.desc()).limit(query.most))
             return [_line(row) for row in rows]
 
-    def whole(self, practice_id: UUID) -> Generator[TrailLine, None, None]:
+    def whole(self, practice_id: UUID) -> Generator[AuditLine, None, None]:
         found = _LINES.where(_LINE.practice_id == practice_id).order_by(_LINE.number)
         with (
             self._engine.connect() as connection,
@@ -134,6 +134,6 @@ def _whose(kind: TargetKind, id: UUID) -> Select[UUID, UUID]:
     )
 
 
-def _line(row: Row[*tuple[Any, ...]]) -> TrailLine:
-    target = TrailTarget(client_id=row.client_id, visit_id=row.visit_id)
-    return model_of(TrailLine, row, target=target)
+def _line(row: Row[*tuple[Any, ...]]) -> AuditLine:
+    target = AuditTarget(client_id=row.client_id, visit_id=row.visit_id)
+    return model_of(AuditLine, row, target=target)
