@@ -16,6 +16,7 @@ from .config import VERSION, Settings
 from .devices import FolderInbox, SocketDesk, SocketInstrument, SocketLightMeter
 from .documents import PaperFiles, PillowImageProcessor, TypstPdfRenderer, ZipArchives
 from .documents.exchange import ExchangeFormats
+from .logs import set_up_logs
 from .mailing import entrance_service, mail_service, now
 from .routes.services import Services
 from .schemas.account import DemoPerson
@@ -187,6 +188,7 @@ def make_services(engine: Engine, settings: Settings, clock: Clock = now) -> Ser
 
 def create_app() -> FastAPI:
     """The application as uvicorn wants it: everything from the environment."""
+    set_up_logs()
     settings = Settings()
     gc.freeze()  # what is loaded now stays: no need to look through it again and again
     gc.set_threshold(20_000, 20, 20)

@@ -5,6 +5,7 @@ import json
 import zipfile
 from dataclasses import replace
 from datetime import UTC, datetime, timedelta
+from types import SimpleNamespace
 from uuid import UUID
 
 import pytest
@@ -153,15 +154,18 @@ def test_a_backup_that_fails_says_why_to_the_owner_and_is_quiet_once_one_goes_we
     )
     worker = make_worker(database_url, None, None)
     schedule_backups(worker, settings, SqlTroubles(engine))
+    job = SimpleNamespace(job=SimpleNamespace(id=7, task_name="back_up", attempts=0))
     with pytest.raises(BackupTrouble):
-        worker.tasks["back_up"].func(0)
-    assert "Backup failed" in capsys.readouterr().err
+        worker.tasks["back_up"].func(job, 0)
+    said = capsys.readouterr().out
+    assert "backup failed" in said
+    assert str(in_the_way) in said
     services = make_services(engine, settings, clock)
     found = services.system_status.look(replace(owner.member))
     assert str(in_the_way) in found.backup_trouble.detail
     assert services.system_status.ages().keys() == {"backup_failed"}
     in_the_way.unlink()
-    worker.tasks["back_up"].func(0)
+    worker.tasks["back_up"].func(job, 0)
     clock.now = datetime.now(UTC)  # a backup's time is the machine's
     found = services.system_status.look(replace(owner.member))
     assert (found.backup_trouble, found.late, found.worker_lost) == (None, False, True)

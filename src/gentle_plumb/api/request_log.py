@@ -14,7 +14,7 @@ from ..services.spent import Kind
 SLOW_S = 1.0
 """A call that takes longer is a warning, s. House value."""
 MOST_A_MINUTE = 20
-"""So many warnings of one route a minute; the next one then says how many there were. House value."""
+"""So many warnings of one route a minute; what is past them is a line like any other. House value."""
 _log = structlog.get_logger("gentle_plumb")
 
 
@@ -52,20 +52,17 @@ class RequestLog:
             "ms": round(took * 1000),
             **{f"{kind}_ms": round(seconds * 1000) for kind, seconds in spent.items()},
         }
-        if took < SLOW_S and status < 500:
+        unwell = took >= SLOW_S or status >= 500
+        if unwell and self._may_warn(f"{scope['method']} {route}"):
+            _log.warning("slow" if status < 500 else "answered", **facts)
+        else:
             _log.info("answered", **facts)
-            return
-        unsaid = self._unsaid(f"{scope['method']} {route}")
-        if unsaid is not None:
-            more = {"unsaid": unsaid} if unsaid else {}
-            _log.warning("slow" if status < 500 else "answered", **facts, **more)
 
-    def _unsaid(self, key: str) -> int | None:
-        """How many warnings were left out since the last one; None where this one is left out too."""
+    def _may_warn(self, key: str) -> bool:
+        """Whether one more warning of a route may be given this minute."""
         now = time.monotonic()
         since, count = self._lately.get(key, (now, 0))
         if now - since >= 60:
-            self._lately[key] = (now, 1)
-            return max(0, count - MOST_A_MINUTE)
+            since, count = now, 0
         self._lately[key] = (since, count + 1)
-        return 0 if count < MOST_A_MINUTE else None
+        return count < MOST_A_MINUTE

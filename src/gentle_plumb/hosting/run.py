@@ -24,6 +24,7 @@ from sqlalchemy.orm import Session as Db
 
 from ..api.metrics import SEVERAL
 from ..config import ROOT, Settings
+from ..logs import limit_noise
 from ..mailing import now
 from ..main import create_app
 from ..services.errors import NoKey
@@ -44,7 +45,6 @@ from ..storage.roles import role_of
 from ..storage.tables import CLIENT, PRACTICE
 from .postgres import Addresses, Cluster, PostgresTrouble, free_port, port_taken
 from .processes import end_with_parent, watched
-from .quiet import be_quiet
 
 PORT = 8750
 GREET_AFTER_S = 60.0
@@ -307,7 +307,7 @@ def _serve(*, demo: bool, say: Say, port: int, host: str, workers: int) -> None:
 
 
 def _run(workers: int, host: str, port: int) -> None:
-    be_quiet()
+    limit_noise()
     uvicorn.run(
         "gentle_plumb.hosting.run:serving_process" if workers > 1 else create_app(),
         factory=workers > 1,
@@ -331,7 +331,7 @@ its imports alone. House value."""
 def serving_process() -> FastAPI:
     """The application of one of several processes, which ends with the one that started it."""
     end_with_parent()
-    be_quiet()
+    limit_noise()
     return create_app()
 
 

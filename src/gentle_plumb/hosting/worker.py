@@ -14,9 +14,11 @@ import threading
 import time
 from collections.abc import Callable
 from contextlib import suppress
-from functools import cache, partial
+from functools import cache, partial, wraps
+from typing import Any
 from uuid import UUID
 
+import structlog
 from procrastinate import App, JobContext, PsycopgConnector, RetryStrategy
 from procrastinate.exceptions import ConnectorException
 from psycopg import Error as PsycopgError
@@ -24,6 +26,7 @@ from sqlalchemy import Engine
 from sqlalchemy.engine import make_url
 
 from ..config import Settings
+from ..logs import set_up_logs
 from ..mailing import entrance_service, mail_service, now
 from ..services.access import OneTimeLinkService
 from ..services.bulk import BulkService
@@ -48,6 +51,32 @@ STALLED_S = 90
 """A job whose worker has not reported for so long is given back, s; it reports every ten. House value."""
 AGAIN_S = 5.0
 """How long after an outage of the database the worker begins again, s. House value."""
+
+_log = structlog.get_logger("gentle_plumb")
+
+
+def logged(job: Callable[..., None]) -> Callable[..., None]:
+    """Leave a line for each time a job is done: its number, its task, how it went and how long it took.
+
+    What it was about stays in the database; of an error only its kind is told, for its words may hold a name.
+    """
+
+    @wraps(job)
+    def done(context: JobContext, *about: Any, **named: Any) -> None:
+        began, error = time.monotonic(), None
+        try:
+            job(context, *about, **named)
+        except Exception as trouble:
+            error = type(trouble).__name__
+            raise
+        finally:
+            facts = {"job": context.job.id, "task": context.job.task_name}
+            facts |= {"tries": context.job.attempts + 1, "status": "failed" if error else "done"}
+            facts |= {"error": error} if error else {}
+            tell = _log.warning if error else _log.info
+            tell("job", **facts, ms=round((time.monotonic() - began) * 1000))
+
+    return done
 
 
 def make_worker(
@@ -78,12 +107,14 @@ def make_worker(
     app = App(connector=PsycopgConnector(conninfo=address, min_size=1, max_size=3))
     again = RetryStrategy(exponential_wait=wait_s, retry_exceptions={MailTrouble})
 
-    @app.task(name=SEND_MAIL, queue=MAIL_QUEUE, retry=again)
-    def send_mail(mail_id: str) -> None:
+    @app.task(name=SEND_MAIL, queue=MAIL_QUEUE, retry=again, pass_context=True)
+    @logged
+    def send_mail(_: JobContext, mail_id: str) -> None:
         mail.deliver(UUID(mail_id))
 
-    @app.task(name=SEND_LETTER, queue=MAIL_QUEUE, retry=again)
-    def send_letter(letter_id: str) -> None:
+    @app.task(name=SEND_LETTER, queue=MAIL_QUEUE, retry=again, pass_context=True)
+    @logged
+    def send_letter(_: JobContext, letter_id: str) -> None:
         entrances.deliver(UUID(letter_id))
 
     if bulk is not None:
@@ -109,13 +140,15 @@ def _do_large_things(app: App, bulk: Callable[[], BulkService]) -> None:
     again = RetryStrategy(max_attempts=MOST_BULK_TRIES, wait=BULK_WAIT_S)
 
     @app.task(name=DO_BULK, queue=BULK_QUEUE, retry=again, pass_context=True)
+    @logged
     def do_bulk(context: JobContext, job_id: str) -> None:
         last = context.job.attempts + 1 >= MOST_BULK_TRIES
         bulk().do(UUID(job_id), last=last)
 
     @app.periodic(cron=TIDY_AT)
-    @app.task(name="tidy_bulk", queue=BULK_QUEUE, queueing_lock="tidy_bulk")
-    def tidy_bulk(timestamp: int) -> None:
+    @app.task(name="tidy_bulk", queue=BULK_QUEUE, queueing_lock="tidy_bulk", pass_context=True)
+    @logged
+    def tidy_bulk(_: JobContext, timestamp: int) -> None:
         del timestamp  # when it was due
         bulk().tidy()
 
@@ -128,15 +161,18 @@ def schedule_backups(app: App, settings: Settings, troubles: Troubles) -> None:
     again = RetryStrategy(max_attempts=3, wait=BACKUP_WAIT_S, retry_exceptions={BackupTrouble})
 
     @app.periodic(cron=settings.backup_at)
-    @app.task(name="back_up", queue="backups", queueing_lock="backups", retry=again)
-    def make_backup(timestamp: int) -> None:
+    @app.task(
+        name="back_up", queue="backups", queueing_lock="backups", retry=again, pass_context=True
+    )
+    @logged
+    def make_backup(_: JobContext, timestamp: int) -> None:
         del timestamp  # when it was due
         try:
-            key, _ = backup_key(settings.backup_key, folder)
+            key = backup_key(settings.backup_key, folder)[0]
             back_up(settings.database_url, folder, key, now())
         except (BackupTrouble, OSError) as error:
             troubles.note(BACKUP, now(), str(error))
-            print(f"Backup failed: {error}", file=sys.stderr, flush=True)
+            _log.error("backup failed", reason=str(error))
             raise BackupTrouble(str(error)) from error
         troubles.clear(BACKUP)
         drop_old(folder, settings.backup_days, now())
@@ -170,6 +206,7 @@ def _end_with_the_input() -> None:
 
 def main() -> None:
     """Work until the standard input ends."""
+    set_up_logs()
     logging.disable(logging.ERROR)  # an outage of the database is seen by the server, and ends
     threading.Thread(target=_end_with_the_input, daemon=True).start()
     settings = Settings()

@@ -1,9 +1,13 @@
-"""Noise in the log: what strangers can have repeated as often as they like is said once a minute."""
+"""The log: one line of JSON for each request and job, and no noise that strangers can make at will."""
 
 from __future__ import annotations
 
 import logging
+import sys
 import time
+from typing import TextIO
+
+import structlog
 
 EVERY_S = 60.0
 """How often the same line is said, s. House value."""
@@ -29,7 +33,32 @@ class Quiet(logging.Filter):
         return True
 
 
-def be_quiet() -> None:
+def set_up_logs(out: TextIO | None = None) -> None:
+    """Write the log as lines of JSON, or in colour where somebody watches a terminal.
+
+    Parameters
+    ----------
+    out : text file, optional
+        Where to; the standard error without one.
+
+    """
+    out = out or sys.stderr
+    watched = out.isatty()
+    structlog.configure(
+        processors=[
+            structlog.processors.add_log_level,
+            structlog.processors.TimeStamper(fmt="iso", utc=True, key="time"),
+            structlog.dev.ConsoleRenderer()
+            if watched
+            else structlog.processors.JSONRenderer(ensure_ascii=False),
+        ],
+        wrapper_class=structlog.make_filtering_bound_logger(logging.INFO),
+        logger_factory=structlog.PrintLoggerFactory(out),
+        cache_logger_on_first_use=False,
+    )
+
+
+def limit_noise() -> None:
     """Limit what uvicorn says of requests it can't read."""
     log = logging.getLogger("uvicorn.error")
     if not any(isinstance(one, Quiet) for one in log.filters):
