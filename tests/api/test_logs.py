@@ -59,10 +59,8 @@ def test_a_whole_visit_leaves_lines_without_a_name_or_a_word_about_health(
     typed = {value for value in demo("Odile").entries.values() if re.search("[a-z]{4} ", value)}
     kept = {"odile", "marrick", NOTE.lower(), "ulnar", "harrowgate", "@", office.owner.name.lower()}
     kept |= {text.lower() for text in typed}
-    labels = {
-        *REGIONS.values(),
-        *(one.label for one in (*PRECAUTIONS.values(), *RED_FLAGS.values())),
-    }
+    labels = {*REGIONS.values(), *(care.label for care in PRECAUTIONS.values())}
+    labels |= {red_flag.label for red_flag in RED_FLAGS.values()}
     kept |= {label.lower() for label in labels}
     assert [word for word in sorted(kept) if re.search(rf"\b{re.escape(word)}\b", said)] == []
     requests = [line for line in lines if "route" in line]
@@ -70,7 +68,8 @@ def test_a_whole_visit_leaves_lines_without_a_name_or_a_word_about_health(
         answer.headers["x-request-id"] for answer in answers
     ]
     assert [line["status"] for line in requests] == [answer.status_code for answer in answers]
-    assert {line["member"] for line in requests} == {str(office.owner.id)}
+    answered = [line for line in requests if line["status"] < 400]
+    assert {line["member"] for line in answered} == {str(office.owner.id)}
     assert all(line["ms"] >= 0 and line["route"].startswith("/api/") for line in requests)
     assert not [line for line in requests if re.search("[0-9a-f]{8}-", line["route"])]
     noted = {line.request_id for line in SqlAuditLog(engine).whole(office.practice.id)}
