@@ -209,7 +209,7 @@ def all_the_same(page: Page) -> Locator:
 
 
 def visit_id(page: Page, program: Program, name: str) -> str:
-    lines = page.request.get(f"{program.address}/api/visits").json()
+    lines = page.request.get(f"{program.address}/api/visits", max_retries=3).json()
     return next(line["id"] for line in lines if line["client"].startswith(name))
 
 
@@ -253,4 +253,8 @@ def walk_to(page: Page, label: str) -> Locator:
 def entry(page: Page, program: Program, path: str, name: str) -> dict:
     """What the server holds of a field in a client's visit."""
     visit = visit_id(page, program, name)
-    return page.request.get(f"{program.address}/api/visits/{visit}").json()["entries"].get(path, {})
+    return (
+        page.request.get(f"{program.address}/api/visits/{visit}", max_retries=3)
+        .json()["entries"]
+        .get(path, {})
+    )

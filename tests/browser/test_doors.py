@@ -16,7 +16,7 @@ def link_for(page, program, email):
     """The address in the mail to somebody, once it is there: the mail server is busy at first."""
     deadline = time.monotonic() + 120
     while time.monotonic() < deadline:
-        for letter in page.request.get(f"{program.address}/api/mailbox").json():
+        for letter in page.request.get(f"{program.address}/api/mailbox", max_retries=3).json():
             found = re.search(r"\S+/enter#[\w-]+", letter["text"])
             if letter["to"] == email and found:
                 return found[0]

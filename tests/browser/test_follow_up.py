@@ -60,7 +60,9 @@ def test_a_follow_up_begins_with_what_is_known_and_says_what_has_become(desk: Pa
     entry.fill("66")
     entry.press("Enter")
     kept(desk)
-    held = desk.request.get(f"{program.address}/api/visits/{visit}").json()["entries"]
+    held = desk.request.get(f"{program.address}/api/visits/{visit}", max_retries=3).json()[
+        "entries"
+    ]
     assert held["look.found.seat"]["value"] == 430
     assert held["measure.popliteal_height.origin"]["value"] == "carried_over"
     desk.goto(f"{program.address}/visits/{visit}/report")

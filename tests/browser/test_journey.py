@@ -196,7 +196,7 @@ def test_from_the_tape_to_the_signed_page(desk: Page):
     desk.get_by_role("button", name="Sign version 1", exact=True).click()
     link = desk.get_by_role("link", name=re.compile("Record for colleagues, version 1"))
     expect(link).to_be_visible()
-    pdf = desk.request.get(link.evaluate("link => link.href")).body()
+    pdf = desk.request.get(link.evaluate("link => link.href"), max_retries=3).body()
     said = " ".join(page.extract_text() for page in pypdf.PdfReader(BytesIO(pdf)).pages)
     said = said.replace("\u00a0", " ")
     for words in (

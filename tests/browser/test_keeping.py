@@ -76,7 +76,9 @@ def test_two_people_see_both_versions_and_choose(
     for page in (desk, other):
         open_step(page, program, "Mirela", "ask")
         if page is desk:
-            page.get_by_role("button", name="Given: To keep health notes", exact=True).click()
+            given = page.get_by_role("button", name="Given: To keep health notes", exact=True)
+            given.click()
+            expect(given).to_be_disabled()
             kept(page)
         tab(page, "Reason")
     mine, theirs = (page.get_by_label("Reason for the visit") for page in (other, desk))
@@ -268,8 +270,8 @@ def test_left_alone_the_page_is_kept_behind_a_lock_in_its_place(desk: Page, prog
     desk.clock.fast_forward("16:00")
     expect(lock).to_be_visible()
     around = [
-        desk.request.get(f"{program.address}/api/visits"),
-        desk.request.get(f"{program.address}/api/me"),
+        desk.request.get(f"{program.address}/api/visits", max_retries=3),
+        desk.request.get(f"{program.address}/api/me", max_retries=3),
     ]
     assert [(one.status, one.json()["type"]) for one in around] == [(401, "locked")] * 2
     desk.evaluate("localStorage.clear()")

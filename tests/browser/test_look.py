@@ -165,9 +165,9 @@ def test_what_waits_for_consent_is_kept_once_it_is_given_and_gone_when_withdrawn
     kept(desk)
 
     def held():
-        return desk.request.get(f"{program.address}/api/visits/{visit}").json()["entries"][
-            "ask.reason"
-        ]
+        return desk.request.get(f"{program.address}/api/visits/{visit}", max_retries=3).json()[
+            "entries"
+        ]["ask.reason"]
 
     assert held()["typed"] == "Belly meets the desk."
     desk.get_by_role("button", name="Withdraw: To keep health notes", exact=True).click()

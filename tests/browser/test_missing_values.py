@@ -18,8 +18,10 @@ PAIRS = int(os.environ.get("GENTLE_PLUMB_PAIRS", "8"))
 def test_every_step_stands_whatever_two_values_are_missing(desk: Page, program):
     """Values of a whole visit are left out two by two, in an order drawn anew each time."""
     visit = visit_id(desk, program, "Hugo")
-    token = desk.request.get(f"{program.address}/api/session").json()["csrf"]
-    entries = desk.request.get(f"{program.address}/api/visits/{visit}").json()["entries"]
+    token = desk.request.get(f"{program.address}/api/session", max_retries=3).json()["csrf"]
+    entries = desk.request.get(f"{program.address}/api/visits/{visit}", max_retries=3).json()[
+        "entries"
+    ]
     typed = {path: one["typed"] for path, one in entries.items()}
     version = {path: one["version"] for path, one in entries.items()}
 

@@ -258,7 +258,7 @@ def test_signing_out_at_a_lock_keeps_what_the_server_has_not_got(tablet, program
     page.route("**/changes/**", lambda route: route.abort())
     take(page, "Surface", "71,3")
     tablet.until(lambda: tablet.kept("queue:") != {})
-    token = page.request.get(f"{program.address}/api/session").json()["csrf"]
+    token = page.request.get(f"{program.address}/api/session", max_retries=3).json()["csrf"]
     page.request.post(f"{program.address}/api/session/lock", headers={"X-Plumb-Csrf": token})
     page.on("dialog", lambda dialog: dialog.accept())
     page.reload()  # nothing is opened on the device yet: nobody can tell what is unsent

@@ -176,7 +176,9 @@ def test_the_page_reads_from_right_to_left_in_a_language_the_practice_adds(
     desk: Page, phone: Page, program, client: str, tmp_path: Path
 ):
     desk.goto(f"{program.address}/people")
-    english = desk.request.get(f"{program.address}/api/languages/en.json").json()["messages"]
+    english = desk.request.get(f"{program.address}/api/languages/en.json", max_retries=3).json()[
+        "messages"
+    ]
     mirrored = {  # every text turned round, its gaps kept: seen at once where one is missing
         name: re.sub(r"[^{}]+(?![^{]*\})", lambda part: part[0][::-1], text)
         for name, text in english.items()

@@ -141,7 +141,7 @@ def test_the_desk_moves_while_a_button_is_held_and_its_key_is_saved(desk: Page, 
     expect(button).to_contain_text("Hold to move")
 
     def at() -> float:
-        return desk.request.get(f"{program.address}/api/desk").json()["at"]
+        return desk.request.get(f"{program.address}/api/desk", max_retries=3).json()["at"]
 
     last = at()
     while (stood := at()) != last:  # it runs out within half a second
