@@ -1,14 +1,15 @@
 """What is worked out and decided for some fixed visits, line by line: what changes in it has to be meant.
 
-Numbers, decisions and sources stand as they are; of a sentence only that there is one, so that words can be
-mended freely. Write it anew after a change that is meant, and read the difference: python tests/ledger.py
+Numbers, decisions and sources stand as they are; of a sentence only its numbers, so that words can be mended
+freely. Write it anew after a change that is meant, and read the difference: python tests/ledger.py
 """
 
 from __future__ import annotations
 
+import re
 import sys
-from collections.abc import Iterator, Mapping
-from dataclasses import fields, is_dataclass
+from collections.abc import Iterator, Mapping, Sequence
+from dataclasses import fields, is_dataclass, replace
 from datetime import date
 from pathlib import Path
 from typing import Any
@@ -18,7 +19,10 @@ HERE = Path(__file__).parent
 sys.path[:0] = [str(HERE), str(HERE.parent / "src")]
 
 from generated_visits import visit_values  # noqa: E402
+from gentle_plumb.core.errors import MissingInput  # noqa: E402
 from gentle_plumb.core.fit import (  # noqa: E402
+    FitRow,
+    fit,
     laptop_turns,
     notes_in,
     suggest_remeasurement,
@@ -28,10 +32,13 @@ from gentle_plumb.core.fit import (  # noqa: E402
 from gentle_plumb.core.plans import best_stack  # noqa: E402
 from gentle_plumb.core.units import NO_BREAK  # noqa: E402
 from gentle_plumb.core.what_if import VisitAnalysis, VisitInput, analyse_visit  # noqa: E402
+from gentle_plumb.core.workstation import Settings  # noqa: E402
+from plumb_demo.load import full_visit  # noqa: E402
 from reference_cases import REFERENCES  # noqa: E402
 
 LEDGER = HERE / "reference" / "ledger.txt"
 GENERATED = range(20_261, 20_269)
+FULL = ("Odile Marrick", "Wilma Trask", "Ivo Kestrel", "Yara Fenwick", "Bram Tolliver")
 DAY = date(2026, 11, 25)
 SENTENCE = "…"
 NOTHING: tuple[object, ...] = (None, "", (), False)
@@ -51,9 +58,10 @@ def visits() -> dict[str, VisitInput]:
         }
         for reference in REFERENCES
     }
+    full = {f"full {name}": full_visit(name)[0] for name in FULL}
     return {
         name: VisitInput(values=values, today=DAY, sex="female")
-        for name, values in (drawn | known).items()
+        for name, values in (drawn | known | full).items()
     }
 
 
@@ -71,7 +79,9 @@ def plain(value: object) -> str:
     if is_dataclass(value):
         return f"({of(value)})"
     text = str(value)
-    return SENTENCE if " " in text or NO_BREAK in text else text
+    if " " not in text and NO_BREAK not in text:
+        return text
+    return f"{SENTENCE}{','.join(re.findall(r'[0-9]+(?:[.][0-9]+)?', text))}"
 
 
 def of(record: Any) -> str:
@@ -85,18 +95,36 @@ def of(record: Any) -> str:
 
 
 def fitted(visit: VisitAnalysis) -> Iterator[str]:
-    for fit in (visit.result.seated, visit.result.standing):
-        possible = "possible" if fit.possible else plain(fit.why_not)
-        left = f"found {plain(fit.over_found)} set {plain(fit.over_set)}"
-        yield f"{fit.posture}: {possible}; over {left}; unknown {plain([fit.untold_found, fit.untold_set])}"
-        yield from (f"{fit.posture} {row.key}: {of(row)}" for row in fit.rows)
-        yield from (f"{fit.posture} joint {one.joint}: {of(one)}" for one in fit.joints_set)
+    for posture in (visit.result.seated, visit.result.standing):
+        possible = "possible" if posture.possible else plain(posture.why_not)
+        left = f"found {plain(posture.over_found)} set {plain(posture.over_set)}"
+        yield f"{posture.posture}: {possible}; over {left}; unknown {plain([posture.untold_found, posture.untold_set])}"
+        yield from (f"{posture.posture} {row.key}: {of(row)}" for row in posture.rows)
+        yield from (f"{posture.posture} joint {one.joint}: {of(one)}" for one in posture.joints_set)
     yield f"order: {plain([f'{row.posture} {row.key}' for row in working_order(visit.case, visit.result)])}"
     yield from (f"note: {plain(words)}" for words in notes_in(visit.case, visit.result, "cm"))
     yield from (f"move: {of(move)}" for move in visit.result.moves)
     yield from (f"again: {of(one)}" for one in suggest_remeasurement(visit.case.body, visit.result))
     yield from (f"zone: {plain(one)}" for one in zones_of(visit.case))
     yield from (f"turn: {plain(one)}" for one in laptop_turns(visit.case))
+
+
+def short(rows: Sequence[FitRow]) -> str:
+    """What rows are set to, and a check of all else that they say."""
+    whole = crc32(" ".join(of(row) for row in rows).encode())
+    return f"{' '.join(f'{row.key}={plain(row.setting)}' for row in rows)}; all of it {whole:08x}"
+
+
+def overruled(visit: VisitAnalysis) -> Iterator[str]:
+    """What follows from the practitioner's own numbers, and from a policy that differs."""
+    own = Settings(seat=455.0, surface=742.0)
+    try:
+        overrule = fit(visit.case, overrule_seated=own, overrule_standing=Settings(surface=1010.0))
+        yield f"own: {short((*overrule.seated.rows, *overrule.standing.rows))}"
+        free = replace(visit.case, policy=replace(visit.case.policy, armrest_use="off"))
+        yield f"no armrests: {short(fit(free).seated.rows)}"
+    except MissingInput as missing:
+        yield f"missing {missing.what}: {plain(str(missing))}"
 
 
 def judged(visit: VisitAnalysis) -> Iterator[str]:
@@ -129,7 +157,14 @@ def ledger() -> str:
     lines: list[str] = []
     for name, given in visits().items():
         visit = analyse_visit(given, "cm")
-        lines += [f"# {name}", *fitted(visit), *judged(visit), *planned(visit), ""]
+        lines += [
+            f"# {name}",
+            *fitted(visit),
+            *overruled(visit),
+            *judged(visit),
+            *planned(visit),
+            "",
+        ]
     return "\n".join(lines)
 
 
