@@ -367,3 +367,24 @@ def test_what_is_found_beside_the_settings_is_drawn_at_once():
     ]
     assert len(sides) == 2  # from the side and from above
     assert marks(show="target", found={"keys_edge": 150.0}) == marks(show="target")
+
+
+@pytest.mark.parametrize("seat", [400, 520])
+def test_a_chair_stands_on_castors_at_the_ends_and_the_middle_of_its_base(seat):
+    scene = scene_of(usual_case(found={"seat": seat}), mode="seated")
+    floor = next(corners(mark)[0][1] for mark in scene.marks if mark.role == "floor")
+    castors = [mark for mark in scene.marks if mark.role == "castor"]
+    assert len(castors) == 3
+    assert [castor.y + castor.size for castor in castors] == pytest.approx([floor] * 3, abs=0.2)
+    [base] = [
+        [x for x, _ in corners(mark)]
+        for mark in scene.marks
+        if mark.role == "column"
+        and len(corners(mark)) == 3
+        and mark.posture == "seated"
+        and corners(mark)[0][1] == corners(mark)[2][1]
+    ]
+    assert [castor.x for castor in castors] == pytest.approx(base, abs=0.2)
+    assert (
+        450 <= (base[2] - base[0]) / scene.px_per_mm <= 700
+    )  # it neither tips nor is tripped over

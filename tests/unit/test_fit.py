@@ -7,6 +7,7 @@ from gentle_plumb.core.body import Body
 from gentle_plumb.core.catalogue import QUANTITIES
 from gentle_plumb.core.findings import Facts, findings
 from gentle_plumb.core.fit import Case, Term, fit, terms_text, total, working_order
+from gentle_plumb.core.fit.chair_rows import as_it_will_lean
 from gentle_plumb.core.plans import make_plans
 from gentle_plumb.core.record import Record
 from gentle_plumb.core.tolerances import SAME_SHOWN
@@ -75,7 +76,11 @@ def test_what_is_joined_is_nothing_to_set_but_has_a_way_out():
     found = {"seat": 460, "surface": 740, "screen_top": 980, "distance": 480, "mouse": 345}
     case = usual_case(surface=(740,), seat=(460,), kind="laptop", found=found)
     result = fit(case)
-    assert result.row("seated", "screen_top").change is None
+    row = result.row("seated", "screen_top")
+    assert row.change is None
+    [joined] = [limit for limit in row.limits if limit.kind == "joined"]
+    assert joined.short == pytest.approx(row.target - joined.at)
+    assert joined.short > 100  # the eyes are far above a laptop's lid
     assert not {"screen_top", "distance"} & {row.key for row in working_order(case, result)}
     top = next(one for one in judged(case) if one.key == "screen_top")
     assert top.instruction.startswith("Raise the laptop and add a separate keyboard and mouse")
@@ -236,3 +241,15 @@ def test_keys_never_move_to_serve_a_screen(lift):
     if lift[1] < 500:  # a screen too low gets a riser, and the desk stays
         assert "screen_riser" in {one.id for one in plan.added}
     assert plan.standing.surface == pytest.approx(hands)
+
+
+def test_what_is_missing_is_named_where_a_joint_has_no_angle():
+    bare = usual_case(found={"seat": 450})
+    joints = {joint.joint: joint for joint in fit(bare).seated.joints_found}
+    assert joints["elbow"].angle is None
+    assert "surface" in joints["elbow"].reason
+
+
+def test_a_back_is_worked_out_as_it_leans_where_the_backrest_is_left_in_its_band():
+    assert as_it_will_lean(usual_case(found={"backrest": 102})).lean == 12.0
+    assert as_it_will_lean(usual_case(found={"backrest": 140})).lean is None  # it is put back

@@ -123,6 +123,19 @@ def test_the_visits_own_findings_go_come_or_stay(bram):
     assert (brief.resolved, brief.new, brief.unchanged) == ([], [], 0)
 
 
+def test_what_a_number_of_ones_own_moves_is_told_to_the_millimetre(bram):
+    def moved(seat, against):
+        request = WhatIfRequest(
+            overrides={"work.seated.seat": seat}, against={"work.seated.seat": against}
+        )
+        changes = WhatIfSession(bram).try_out(request).setting_changes
+        return [(one.before, one.after) for one in changes if one.id == "seat"]
+
+    assert moved("45", "44.8") == [("44.8", "45.0")]
+    assert moved("45", "46") == [("46.0", "45.0")]
+    assert moved("45", "45") == []
+
+
 def test_brief_answers_say_the_same_settings_bands_and_movements(bram):
     bench, tries = WhatIfSession(bram), {"work.seated.surface": "72", "work.number.recline": "15"}
     brief = bench.try_out(WhatIfRequest(overrides=tries, brief=True))

@@ -118,7 +118,7 @@ def _off(
         evidence=tuple(evidence),
         tasks=counts_as.tasks,
         share=_share(facts, quantity),
-        weight=1.0 if pays else quantity.share_off(state.excess) * quantity.far_off_deg / CAP_DEG,
+        weight=quantity.share_off(state.excess) * quantity.far_off_deg / CAP_DEG,
         settled=False,
     )
 
