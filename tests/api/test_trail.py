@@ -11,6 +11,7 @@ from sqlalchemy.exc import ProgrammingError
 
 from api.conftest import Page
 from gentle_plumb.hosting.audit_check import check_audit_log, heads_of
+from gentle_plumb.routes.route import Needs, Route
 from gentle_plumb.services.audit_log import AuditLogService, broken_at
 from gentle_plumb.storage import SqlAuditLog
 
@@ -182,3 +183,10 @@ def test_what_can_not_be_noted_is_not_done(owner, monkeypatch):
     made = owner.add("clients", name="Odile Marrick").json()
     [line] = lines(owner, act="change")
     assert (line["what"], line["client_id"]) == ("client", made["id"])
+
+
+def test_a_route_to_somebodys_things_is_refused_without_its_line():
+    def handler() -> None: ...
+
+    with pytest.raises(ValueError, match=r"GET /clients/\{client_id\}/x: what it leaves"):
+        Route(method="GET", path="/clients/{client_id}/x", handler=handler, needs=Needs.HEALTH)

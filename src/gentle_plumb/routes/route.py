@@ -217,6 +217,14 @@ class Route:
     before: Callable[..., None] | None = None
     tag: str = "practice"
 
+    def __post_init__(self) -> None:
+        """Refuse a route that reaches a client's things and leaves nothing; raises ValueError."""
+        theirs = any(f"{{{name}}}" in self.path for name in TARGETS)
+        if theirs and self.audit is None and self.needs is not Needs.MEMBER:
+            raise ValueError(
+                f"{self.method} {self.path}: what it leaves in the audit log is missing"
+            )
+
     @cached_property
     def parameters(self) -> dict[str, ParameterOf]:
         """The handler's parameters by name."""
