@@ -164,7 +164,7 @@ def verify(
         list[str] | None, typer.Option("--head", help="NUMBER:DIGEST of a line noted down before.")
     ] = None,
 ) -> None:
-    """Check the trail of every practice, line by line: a line that was changed or taken out shows."""
+    """Check the audit log of every practice, line by line: a line that was changed or taken out shows."""
     from .hosting.audit_check import check_audit_log, heads_of
 
     try:

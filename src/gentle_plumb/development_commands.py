@@ -44,7 +44,7 @@ def endure(
         f"  {told.taken:5} changes acknowledged: {', '.join(f'{n} {w}' for w, n in told.ways.items())}"
     )
     say(f"  {len(told.lost):5} lost, {told.doubled} doubled, {len(told.refused)} refused")
-    say(f"  the trail's chain {'holds' if told.chain_holds else 'is broken'}")
+    say(f"  the audit log's chain {'holds' if told.chain_holds else 'is broken'}")
     for line in (*told.lost, *told.refused):
         say(f"  {line}")
     whole = not told.lost and not told.refused and not told.doubled and told.chain_holds

@@ -1,6 +1,5 @@
 """Nobody gets in where they don't belong."""
 
-import asyncio
 import json
 import logging
 import re
@@ -14,13 +13,10 @@ from api.conftest import Page
 from conftest import PASSWORD, make_office
 from gentle_plumb.api import make_app
 from gentle_plumb.api.auth import cookie_name
-from gentle_plumb.api.metrics import Measured
-from gentle_plumb.api.request_log import MOST_A_MINUTE
 from gentle_plumb.logs import Quiet
 from gentle_plumb.routes.accounts import SESSION_COOKIE
 from gentle_plumb.routes.every import EVERY_ROUTE
 from gentle_plumb.routes.route import Needs
-from gentle_plumb.services.spent import spending
 from gentle_plumb.storage import SqlAccounts
 from gentle_plumb.storage import engine as engine_module
 
@@ -358,27 +354,6 @@ def test_a_failure_is_a_problem_with_headers_and_tells_nothing_that_was_typed(
     assert "RuntimeError" in said
     assert "Neck" not in said + answer.text
     assert "Tess" not in said
-
-
-def test_a_slow_or_failed_call_leaves_one_line_that_says_where_its_time_went(capsys):
-    async def answers(scope, receive, send):
-        with spending("papers"):
-            await asyncio.sleep(0.02)
-        await send({"type": "http.response.start", "status": 503, "headers": []})
-        await send({"type": "http.response.body", "body": b""})
-
-    async def call(app, times):
-        for _ in range(times):
-            scope = {"type": "http", "method": "GET", "path": "/api/visits/x"}
-            await app(scope, None, lambda message: asyncio.sleep(0))
-
-    asyncio.run(call(Measured(answers), MOST_A_MINUTE + 5))
-    lines = capsys.readouterr().out.strip().splitlines()
-    assert len(lines) == MOST_A_MINUTE + 5
-    assert sum("warning" in line for line in lines) == MOST_A_MINUTE  # an outage sets off no siren
-    assert "status=503" in re.sub(r"\x1b\[[0-9;]*m", "", lines[0])
-    spent = re.search(r"papers_ms=(\d+)", re.sub(r"\x1b\[[0-9;]*m", "", lines[0]))
-    assert int(spent[1]) >= 20
 
 
 def test_noise_that_strangers_make_is_said_once_a_minute():

@@ -1,5 +1,6 @@
 """The log: a line for each request and job, and in none of them a name or a word about health."""
 
+import asyncio
 import io
 import json
 import re
@@ -9,9 +10,12 @@ import structlog
 
 from api.conftest import demo, fill
 from api.test_visit import weeks_on
+from gentle_plumb.api.metrics import Measured
+from gentle_plumb.api.request_log import MOST_A_MINUTE
 from gentle_plumb.core.catalogue import REGIONS
 from gentle_plumb.core.intake import PRECAUTIONS, RED_FLAGS
 from gentle_plumb.logs import set_up_logs
+from gentle_plumb.services.spent import spending
 from gentle_plumb.storage import SqlAuditLog
 
 NOTE = "Ulnar tingling since the fall in Harrowgate Lane"
@@ -93,3 +97,24 @@ def test_each_job_leaves_a_line_that_names_its_task_and_how_it_went(
     assert {type(job["job"]) for job in jobs} == {int}
     assert jobs[0]["error"] == "MailTrouble"
     assert all(job["ms"] >= 0 for job in jobs)
+
+
+def test_a_slow_or_failed_call_leaves_one_line_that_says_where_its_time_went(capsys):
+    async def answers(scope, receive, send):
+        with spending("papers"):
+            await asyncio.sleep(0.02)
+        await send({"type": "http.response.start", "status": 503, "headers": []})
+        await send({"type": "http.response.body", "body": b""})
+
+    async def call(app, times):
+        for _ in range(times):
+            scope = {"type": "http", "method": "GET", "path": "/api/visits/x"}
+            await app(scope, None, lambda message: asyncio.sleep(0))
+
+    asyncio.run(call(Measured(answers), MOST_A_MINUTE + 5))
+    lines = capsys.readouterr().out.strip().splitlines()
+    assert len(lines) == MOST_A_MINUTE + 5
+    assert sum("warning" in line for line in lines) == MOST_A_MINUTE  # an outage sets off no siren
+    assert "status=503" in re.sub(r"\x1b\[[0-9;]*m", "", lines[0])
+    spent = re.search(r"papers_ms=(\d+)", re.sub(r"\x1b\[[0-9;]*m", "", lines[0]))
+    assert int(spent[1]) >= 20

@@ -45,7 +45,7 @@ def test_a_visit_leaves_its_trace_in_order_without_what_it_holds(owner, clock):
 
 def test_what_failed_leaves_none_and_a_refused_sign_in_does(owner, app, office):
     owner.http.get(f"/api/visits/{uuid4()}")
-    for _ in range(8):  # who floods the sign-in does not fill the trail
+    for _ in range(8):  # who floods the sign-in does not fill the audit log
         Page(app).sign_in(office.owner, "wrong")
     Page(app).http.post("/api/session", json={"email": "no@body.example", "password": "x"})
     assert [line["act"] for line in lines(owner)] == ["refused", "sign_in"]

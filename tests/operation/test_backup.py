@@ -63,7 +63,7 @@ def empty(cluster):
 
 
 def papers(database):
-    """Every signed copy, byte for byte, and the end of the trail."""
+    """Every signed copy, byte for byte, and the end of the audit log."""
     with opened(database.serves) as engine, engine.connect() as connection:
         copies = connection.execute(
             text("select report_id, copy, pdf from report_copy order by report_id, copy")

@@ -1,4 +1,4 @@
-"""The program serves as a role that can neither change the schema nor put right what stands in the trail."""
+"""The program serves as a role that can neither change the schema nor put right what stands in the audit log."""
 
 import os
 import subprocess

@@ -1,4 +1,4 @@
-"""The line that a call leaves in the trail before its answer leaves: no line, no change, no answer."""
+"""The line that a call leaves in the audit log before its answer leaves: no line, no change, no answer."""
 
 from __future__ import annotations
 

@@ -127,7 +127,7 @@ def caller_of(route: Route) -> Callable[..., object]:
         if practice.second_factor and not member.has_second_factor and not route.enrolling:
             raise MustEnrol("Your practice asks for a second factor. Set yours up first.")
         who = SignedIn(session=session, member=member, practice=practice)
-        request.state.who = who  # for the trail, which names also who is refused
+        request.state.who = who  # for the audit log, which names also who is refused
         route.needs.require(member)
         if not (member.role == "owner" and route.even_hidden):
             _require_seen(request, member)
@@ -141,7 +141,7 @@ def _own_caller(request: Request, token: OwnToken) -> OwnCaller:
     who = services_of(request).own_page.who(token)
     if request.method not in SAFE:
         check_origin(request)
-    request.state.who = who  # for the trail
+    request.state.who = who  # for the audit log
     return who
 
 
@@ -155,7 +155,7 @@ def _holder_of(route: Route) -> Callable[..., SignedIn]:
         else:
             _check_csrf(request, csrf, session)
         who = SignedIn(session=session, member=member, practice=practice)
-        request.state.who = who  # for the trail
+        request.state.who = who  # for the audit log
         return who
 
     return holder

@@ -29,7 +29,7 @@ _log = structlog.get_logger("gentle_plumb")
 
 
 class RequestIds:
-    """Gives every call a name of its own: in the trail, in the log, and in its answer."""
+    """Gives every call a name of its own: in the audit log, in the log, and in its answer."""
 
     def __init__(self, app: ASGIApp) -> None:
         self.app = app

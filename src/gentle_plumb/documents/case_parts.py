@@ -100,7 +100,6 @@ class RangeDocument(Part):
         return Span(low=first, high=last, step=self.step)
 
     def degrees(self, what: str, low: float, high: float) -> Span:
-        """The range in degrees."""
         first, last = self.low, self.high if self.high is not None else self.low
         if isinstance(first, str) or isinstance(last, str):
             raise Misplaced(what, "degrees are plain numbers")

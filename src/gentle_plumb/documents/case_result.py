@@ -30,7 +30,6 @@ class PlanDocument(BaseModel):
 
     @classmethod
     def of(cls, plan: Plan) -> PlanDocument:
-        """From the plan."""
         return cls(**{name: getattr(plan, name) for name in cls.model_fields})
 
 

@@ -15,7 +15,7 @@
 #c.searched
 == Backups
 #c.backups
-== In the trail
+== In the audit log
 #c.trail
 #v(10pt)
 #c.practice#if c.call != "" [ · #c.call]

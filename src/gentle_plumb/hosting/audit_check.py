@@ -1,4 +1,4 @@
-"""Checking the trail from the console: each line against the one before it, and ends that were noted down."""
+"""Checking the audit log from the console: each line against the one before it, and ends that were noted down."""
 
 from __future__ import annotations
 
@@ -44,7 +44,7 @@ def check_audit_log(engine: Engine, heads: dict[str, int], say: Callable[[str], 
                 f"{name} ({practice_id}): {count} lines hold; line {broken} was changed or is gone."
             )
     if not trail.practices():
-        say("There is no line in the trail of any practice yet.")
+        say("There is no line in the audit log of any practice yet.")
     missing = set(heads)
     for practice_id in trail.practices() if heads else ():
         for line in trail.whole(practice_id):

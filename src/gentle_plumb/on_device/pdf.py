@@ -11,23 +11,18 @@ class UnavailablePdf:
     """Prints nothing; raises NeedsServer."""
 
     def print(self, *_: object, **__: object) -> NoReturn:
-        """As the port says."""
         _refuse()
 
     def print_card(self, *_: object) -> NoReturn:
-        """As the port says."""
         _refuse()
 
     def read_request(self, *_: object) -> NoReturn:
-        """As the port says."""
         _refuse()
 
     def print_request(self, *_: object) -> NoReturn:
-        """As the port says."""
         _refuse()
 
     def mark(self, *_: object, **__: object) -> NoReturn:
-        """As the port says."""
         _refuse()
 
 
@@ -39,7 +34,6 @@ class NoFiles:
     """Makes no files; raises NeedsServer."""
 
     def of_visit(self, *_: object) -> NoReturn:
-        """As the port says."""
         raise NeedsServer("Files are made by the server, once the network is back.")
 
     of_drawing = of_visit

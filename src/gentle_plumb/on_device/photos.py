@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from datetime import datetime
 from uuid import UUID
 
-from ..routes.route import Caller, Needs, Route
+from ..routes.route import AuditEvent, Caller, Needs, Route
 from ..routes.visits import VisitServices
 from ..services.consent import PHOTOGRAPHS
 from ..services.models import Member, PhotoHead
@@ -68,6 +68,7 @@ ADD_PHOTO = Route(
     path="/visits/{visit_id}/photos/{photo_id}",
     handler=add_photo,
     needs=Needs.WRITER,
+    audit=AuditEvent("change", "photograph"),
     offline=True,
 )
 """In place of the server's, which is sent the picture itself."""

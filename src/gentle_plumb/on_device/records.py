@@ -82,21 +82,18 @@ class DeviceRecords(ServerOnlyRecords):
         self._earlier.update({visit.visit_id: visit for visit in taken.earlier})
 
     def client(self, practice_id: UUID, client_id: UUID) -> Client:
-        """As the port says."""
         found = self.client_by_id.get(client_id)
         if found is None or found.practice_id != practice_id:
             raise NotFound("There is no such client.")
         return found
 
     def add_client(self, client: Client) -> Client:
-        """As the port says."""
         held = self.client_by_id.setdefault(client.id, client)
         if held.practice_id != client.practice_id:
             raise AlreadyThere("Another client has this id.")
         return held
 
     def add_visit(self, visit: Visit) -> Visit:
-        """As the port says."""
         held = self.visit_by_id.setdefault(visit.id, visit)
         if (held.practice_id, held.client_id) != (visit.practice_id, visit.client_id):
             raise AlreadyThere("Another visit has this id.")
@@ -119,7 +116,6 @@ class DeviceRecords(ServerOnlyRecords):
         return max(mine, key=lambda visit: visit.started_on).id if mine else None
 
     def drop_visit(self, practice_id: UUID, visit_id: UUID) -> None:
-        """As the port says."""
         _, _, entries, heads, photos = self.open(practice_id, visit_id)
         if heads or photos or any(entry.typed for entry in entries):
             raise HoldsSomething("This visit is not empty.")
@@ -163,7 +159,6 @@ class DeviceRecords(ServerOnlyRecords):
     def open(
         self, practice_id: UUID, visit_id: UUID
     ) -> tuple[Visit, Client, list[Entry], list[ReportHead], list[PhotoHead]]:
-        """As the port says."""
         visit = self.visit(practice_id, visit_id)
         return (
             visit,
@@ -174,7 +169,6 @@ class DeviceRecords(ServerOnlyRecords):
         )
 
     def load_snapshot(self, practice_id: UUID, visit_id: UUID) -> VisitSnapshot:
-        """As the port says."""
         visit, client, entries, heads, photos = self.open(practice_id, visit_id)
         values = {entry.path: entry.value for entry in entries}
         return VisitSnapshot(
@@ -221,7 +215,6 @@ class DeviceRecords(ServerOnlyRecords):
         return tuple(sorted(visits.values(), key=lambda visit: visit.started_on, reverse=True))
 
     def import_batch(self, practice_id: UUID, intake: ImportBatch, now: datetime) -> None:
-        """As the port says."""
         before = self._state()
         try:
             for client in intake.clients:
@@ -247,7 +240,6 @@ class DeviceRecords(ServerOnlyRecords):
         )
 
     def write(self, practice_id: UUID, change: Change, now: datetime) -> tuple[Entry, int]:
-        """As the port says."""
         visit = self.visit(practice_id, change.visit_id)
         key = (change.visit_id, change.path)
         row, before = self.held.get(key), self.changes.get(change.id)
@@ -316,21 +308,18 @@ class DeviceRecords(ServerOnlyRecords):
         return photo
 
     def photo(self, practice_id: UUID, photo_id: UUID) -> tuple[PhotoHead, bytes]:
-        """As the port says."""
         result = self.pictures.get(photo_id)
         if result is None or self.visit_by_id[result[0].visit_id].practice_id != practice_id:
             raise NotFound("There is no such photograph.")
         return result
 
     def drop_photo(self, practice_id: UUID, photo_id: UUID) -> None:
-        """As the port says."""
         head, _ = self.photo(practice_id, photo_id)
         del self.pictures[photo_id]
         self._erase(head.visit_id, ErasureScope(starts=(f"look.photo.{photo_id}.",)))
         self._raise(head.visit_id)
 
     def last_report(self, practice_id: UUID, visit_id: UUID) -> Report | None:
-        """As the port says."""
         self.visit(practice_id, visit_id)
         return self._last.get(visit_id)
 

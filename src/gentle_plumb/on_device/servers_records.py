@@ -28,15 +28,12 @@ class ServerOnlyRecords:
     """Lists, erasing, and everything about signed reports: each raises NeedsServer on a device."""
 
     def clients(self, practice_id: UUID, of: Collection[UUID] | None = None) -> list[Client]:
-        """As the port says."""
         _needs_server()
 
     def change_client(self, client: Client) -> Client:
-        """As the port says."""
         _needs_server()
 
     def visits_at(self, practice_id: UUID, workstation_id: str) -> list[UUID]:
-        """As the port says."""
         _needs_server()
 
     def visits(
@@ -46,49 +43,39 @@ class ServerOnlyRecords:
         of: Collection[UUID] | None = None,
         client_id: UUID | None = None,
     ) -> list[VisitLine]:
-        """As the port says."""
         _needs_server()
 
     def visits_of(self, practice_id: UUID) -> list[Visit]:
-        """As the port says."""
         _needs_server()
 
     def visit_keys(self, practice_id: UUID) -> list[tuple[UUID, UUID, UUID]]:
-        """As the port says."""
         _needs_server()
 
     def visits_waiting(
         self, practice_id: UUID, *, soon: date, latest: int, most: int, member_id: UUID | None
     ) -> list[VisitInList]:
-        """As the port says."""
         _needs_server()
 
     def client_names(self, practice_id: UUID) -> list[tuple[UUID, str, str]]:
-        """As the port says."""
         _needs_server()
 
     def last_visits(
         self, practice_id: UUID, clients: Collection[UUID]
     ) -> dict[UUID, tuple[date, str | None]]:
-        """As the port says."""
         _needs_server()
 
     def measured(
         self, practice_id: UUID, visit_ids: Set[UUID] | None = None
     ) -> list[tuple[Visit, Client, list[Entry]]]:
-        """As the port says."""
         _needs_server()
 
     def report_pdf(
         self, practice_id: UUID, report_id: UUID, copy: str
     ) -> tuple[Report, bytes | None]:
-        """As the port says."""
         _needs_server()
 
     def add_report(self, report: Report, printed: Mapping[str, PrintedCopy]) -> ReportHead:
-        """As the port says."""
         _needs_server()
 
     def report_of(self, visit_id: UUID, report_id: UUID) -> ReportHead | None:
-        """As the port says."""
         _needs_server()

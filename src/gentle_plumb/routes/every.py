@@ -4,12 +4,12 @@ from __future__ import annotations
 
 from .access import ACCESS_ROUTES
 from .accounts import ACCOUNT_ROUTES, OPERATION_ROUTES
-from .links import DEVICE_ROUTES, LINK_ROUTES, TRAIL_ROUTES
+from .links import AUDIT_ROUTES, DEVICE_ROUTES, LINK_ROUTES
 from .measuring import DESK_ROUTES, MEASURING_ROUTES
 from .own_page import OWN_ROUTES
 from .papers import PAPER_ROUTES
 from .practice import PRACTICE_ROUTES
-from .retention import KEEPING_ROUTES
+from .retention import RETENTION_ROUTES
 from .route import Route
 from .visits import VISIT_ROUTES
 
@@ -17,7 +17,7 @@ EVERY_ROUTE: tuple[Route, ...] = (
     *OPERATION_ROUTES,
     *ACCOUNT_ROUTES,
     *ACCESS_ROUTES,
-    *KEEPING_ROUTES,
+    *RETENTION_ROUTES,
     *VISIT_ROUTES,
     *PAPER_ROUTES,
     *PRACTICE_ROUTES,
@@ -26,5 +26,5 @@ EVERY_ROUTE: tuple[Route, ...] = (
     *DEVICE_ROUTES,
     *OWN_ROUTES,
     *LINK_ROUTES,
-    *TRAIL_ROUTES,
+    *AUDIT_ROUTES,
 )

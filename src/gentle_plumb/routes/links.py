@@ -1,4 +1,4 @@
-"""What a practitioner does with clients' own pages: links, answers, languages, mail, one client over time; the trail."""
+"""What a practitioner does with clients' own pages: links, answers, languages, mail, one client over time; the audit log."""
 
 from __future__ import annotations
 
@@ -137,7 +137,7 @@ def simulated_inbox(to: Services, who: Caller) -> Sequence[LetterOut]:
     return to.mailbox.letters()
 
 
-TRAIL_ROUTES = Routes("people")
+AUDIT_ROUTES = Routes("people")
 MOST_LINES = 50_000
 
 
@@ -165,7 +165,7 @@ class AuditFilter(RequestModel):
         )
 
 
-@TRAIL_ROUTES.get("/audit-log", Needs.OWNER)
+@AUDIT_ROUTES.get("/audit-log", Needs.OWNER)
 def trail(
     to: Services, who: Caller, asked: Annotated[AuditFilter, IN_QUERY]
 ) -> list[AuditLineView]:
@@ -173,14 +173,14 @@ def trail(
     return to.audit_log.lines(who.member, asked.query())
 
 
-@TRAIL_ROUTES.get(
+@AUDIT_ROUTES.get(
     "/audit-log.csv", Needs.OWNER, audit=("export", "trail"), media="text/csv", within_s=None
 )
 def trail_csv(to: Services, who: Caller, asked: Annotated[AuditFilter, IN_QUERY]) -> FileAnswer:
     """The same as CSV with each line's digest, as many as fit; owners only."""
     query = replace(asked.query(), most=MOST_LINES)
     text = to.audit_log.as_csv(who.member, who.practice, query)
-    return FileAnswer(content=text, media="text/csv; charset=utf-8", name="trail.csv")
+    return FileAnswer(content=text, media="text/csv; charset=utf-8", name="audit-log.csv")
 
 
 DEVICE_ROUTES = Routes("device")

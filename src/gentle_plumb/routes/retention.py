@@ -23,17 +23,17 @@ Reason = Annotated[
 Agreed = Annotated[bool, Field(description="The client agrees to the records being kept here.")]
 ZIP = "application/zip"
 
-KEEPING_ROUTES = Routes("clients")
+RETENTION_ROUTES = Routes("clients")
 get, post, put, delete = (
-    KEEPING_ROUTES.get,
-    KEEPING_ROUTES.post,
-    KEEPING_ROUTES.put,
-    KEEPING_ROUTES.delete,
+    RETENTION_ROUTES.get,
+    RETENTION_ROUTES.post,
+    RETENTION_ROUTES.put,
+    RETENTION_ROUTES.delete,
 )
 
 
 @get("/retention", Needs.OWNER)
-def keeping(to: Services, who: Caller) -> RetentionView:
+def retention(to: Services, who: Caller) -> RetentionView:
     """How long records are kept, what is due to go, what was erased; owners only."""
     return to.retention.look(who.practice)
 

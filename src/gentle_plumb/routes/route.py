@@ -1,4 +1,4 @@
-"""How a call is declared: a plain function, with who may make it, what it leaves in the trail, how long it may take.
+"""How a call is declared: a plain function, with who may make it, what it leaves in the audit log, how long it may take.
 
 A handler's parameters are told apart by their types: the services, the call itself, the limit of attempts, a file that was sent (``bytes``), a model (the body, or the query where it is marked
 so). ``who`` is who asks; a name that stands in the path is read from there, every other one from the query.
@@ -74,7 +74,7 @@ class Needs(Enum):
 
 @dataclass(frozen=True)
 class AuditEvent:
-    """The line a call leaves in the trail: what was done to what."""
+    """The line a call leaves in the audit log: what was done to what."""
 
     act: Act
     what: str
@@ -118,7 +118,7 @@ class Call:
 
 @dataclass(frozen=True, kw_only=True)
 class FileAnswer:
-    """An answer that is a file; ``clients`` are whose data it holds, for the trail."""
+    """An answer that is a file; ``clients`` are whose data it holds, for the audit log."""
 
     content: bytes | str
     media: str
@@ -175,7 +175,7 @@ class Route:
     needs : Needs
         Who may make it.
     audit : AuditEvent, optional
-        What it leaves in the trail; None where it holds nothing of a client, and changes nothing about who comes in.
+        What it leaves in the audit log; None where it holds nothing of a client, and changes nothing about who comes in.
     within_s : float, optional
         How long it may take to begin its answer, s; None for what makes papers, takes files or erases.
     attempts : AttemptKind, optional

@@ -189,7 +189,7 @@ def change(
 
 
 @get("/visits/{visit_id}/results", Needs.HEALTH, audit=_READ, offline=True)
-def worked(
+def results(
     to: VisitServices, who: Caller, visit_id: UUID, view: Annotated[View, IN_QUERY]
 ) -> Drawing[DrawnVisit]:
     """The visit worked out and drawn, every text in the unit asked for."""
@@ -197,7 +197,7 @@ def worked(
 
 
 @get("/visits/{visit_id}/input", Needs.HEALTH, audit=_READ, offline=True)
-def given(
+def visit_input(
     to: VisitServices, who: Caller, visit_id: UUID, place: PlaceId = "main"
 ) -> dict[str, Any]:
     """What a visit is worked out from at a place: what the page's own what-if begins with."""

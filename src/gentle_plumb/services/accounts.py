@@ -217,7 +217,7 @@ class AccountService:
         was_right()
 
     def whose_address(self, email: str) -> Member | None:
-        """Whoever signs in with an address, if anybody does: for the trail."""
+        """Whoever signs in with an address, if anybody does: for the audit log."""
         return self._accounts.member_by_email(email.strip().lower())
 
     def who(self, token: str | None) -> tuple[Session, Member, Practice]:

@@ -49,7 +49,7 @@ class ArchiveService:
         self._beside = beside or (lambda _, __: {})
 
     def export(self, member: Member, client_id: UUID) -> tuple[Client, bytes]:
-        """Return a client with every visit, photograph and signed paper, their own answers and the trail; raises NotAllowed, NotFound."""
+        """Return a client with every visit, photograph and signed paper, their own answers and the audit log; raises NotAllowed, NotFound."""
         client = self._records.client(member.practice_id, client_id)
         mine = [
             line.visit for line in self._records.visits(member.practice_id, client_id=client_id)

@@ -125,7 +125,7 @@ def _cell(text: str) -> str:
 
 
 class AuditLogService:
-    """Writes and reads the trail."""
+    """Writes and reads the audit log."""
 
     def __init__(self, trail: AuditLog, clock: Clock) -> None:
         self._trail, self._clock = trail, clock

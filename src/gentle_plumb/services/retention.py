@@ -92,7 +92,7 @@ class RetentionView(RetentionPeriods):
 
 @dataclass(frozen=True, kw_only=True)
 class Proof:
-    """An erasure with where it stands in the trail; None where that line can't be found."""
+    """An erasure with where it stands in the audit log; None where that line can't be found."""
 
     erasure: Erasure
     trail_number: int | None
@@ -198,7 +198,7 @@ class RetentionService:
         return _erasure_view(erasure, name)
 
     def proof(self, member: Member, erasure_id: UUID) -> Proof:
-        """An erasure with its line of the trail, for who made it and for owners; raises NotAllowed, NotFound."""
+        """An erasure with its line of the audit log, for who made it and for owners; raises NotAllowed, NotFound."""
         for erasure in self._keeping.erasures(member.practice_id):
             if erasure.id != erasure_id:
                 continue

@@ -1,4 +1,4 @@
-"""A change and its line in the trail in one transaction: both are there, or neither.
+"""A change and its line in the audit log in one transaction: both are there, or neither.
 
 While a call is audited, the first transaction of it that writes anything adds the line just before it
 commits, on its own connection. What cannot be noted is rolled back.

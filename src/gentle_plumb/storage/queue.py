@@ -86,7 +86,6 @@ class SqlQueue:
         self._engine = engine
 
     def counts(self) -> dict[tuple[str, str], int]:
-        """As the port says."""
         query = text(
             "select queue_name, status::text, count(*) from procrastinate_jobs group by 1, 2"
         )
@@ -94,7 +93,6 @@ class SqlQueue:
             return {(queue, state): count for queue, state, count in connection.execute(query)}
 
     def worker_heard(self) -> datetime | None:
-        """As the port says."""
         query = text("select max(last_heartbeat) from procrastinate_workers")
         with self._engine.connect() as connection:
             heard: datetime | None = connection.execute(query).scalar()

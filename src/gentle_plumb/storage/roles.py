@@ -1,7 +1,7 @@
-"""What the role that serves may do: work with rows, and with the trail read and add alone.
+"""What the role that serves may do: work with rows, and with the audit log read and add alone.
 
 One role owns the schema and migrates it; the program serves as another, which can neither change the schema nor
-put right what stands in the trail.
+put right what stands in the audit log.
 """
 
 from __future__ import annotations

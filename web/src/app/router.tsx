@@ -54,22 +54,22 @@ const check = createRoute({
   path: "/clients/checks/$checkId",
   component: lazyRouteComponent(() => import("../features/clients/check-page"), "CheckPage"),
 });
-const trail = createRoute({
+const auditLog = createRoute({
   getParentRoute: () => shell,
   path: "/audit-log",
   validateSearch: (search: Record<string, unknown>): { client?: string } =>
     typeof search.client === "string" ? { client: search.client } : {},
-  component: lazyRouteComponent(() => import("../features/people/trail-page"), "TrailPage"),
+  component: lazyRouteComponent(() => import("../features/people/audit-log-page"), "AuditLogPage"),
 });
 const keeping = createRoute({
   getParentRoute: () => shell,
   path: "/retention",
-  component: lazyRouteComponent(() => import("../features/people/keeping-page"), "KeepingPage"),
+  component: lazyRouteComponent(() => import("../features/people/retention-page"), "RetentionPage"),
 });
 const running = createRoute({
   getParentRoute: () => shell,
   path: "/status",
-  component: lazyRouteComponent(() => import("../features/people/running-page"), "RunningPage"),
+  component: lazyRouteComponent(() => import("../features/people/status-page"), "StatusPage"),
 });
 const inbox = createRoute({
   getParentRoute: () => shell,
@@ -134,7 +134,7 @@ export const router = createRouter({
       client,
       check,
       inbox,
-      trail,
+      auditLog,
       keeping,
       running,
       equipment,

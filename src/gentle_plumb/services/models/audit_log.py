@@ -63,7 +63,7 @@ class AuditFacts:
 
 @dataclass(frozen=True, kw_only=True)
 class AuditEntry(AuditFacts):
-    """Something done, before it stands in the trail."""
+    """Something done, before it stands in the audit log."""
 
     practice_id: UUID
     member_id: UUID | None
@@ -73,7 +73,7 @@ class AuditEntry(AuditFacts):
 
 @dataclass(frozen=True, kw_only=True)
 class AuditLine(AuditEntry):
-    """A line of the trail.
+    """A line of the audit log.
 
     ``number`` counts a practice's lines without a gap; ``digest`` is of the line and of the digest before it, so that
     a line that is changed or gone shows.

@@ -32,7 +32,7 @@ def erasure_paper(practice: Practice, proof: Proof, name: str) -> ErasurePaper:
             "with those who have them."
         )
     if proof.trail_number is None:
-        trail = "The line of the trail was not found."
+        trail = "The line in the audit log was not found."
     else:
         trail = (
             f"Line {proof.trail_number}, digest {proof.trail_digest}. The trail keeps that it was done, "

@@ -162,12 +162,12 @@ const lineOf = (number: number): Schemas["AuditLineView"] => ({
   digest: "0a",
 });
 
-test("the trail is asked by client, person, act and day, and handed over as it is asked", async () => {
+test("the audit log is asked by client, person, act and day, and handed over as it is asked", async () => {
   const { server } = await openPage("/audit-log?client=client-1", {
     "GET /api/audit-log": { body: [lineOf(7)] },
     "GET /api/members": { body: [{ id: "member-2", name: "Tom Averly" }] },
   });
-  const list = within(await screen.findByRole("list", { name: "Trail" }));
+  const list = within(await screen.findByRole("list", { name: "Audit log" }));
   expect(await list.findByText("Read a visit")).toBeTruthy();
   const asked = () => server.calls.filter(({ key }) => key === "GET /api/audit-log").at(-1)?.query;
   expect(asked()).toEqual({ client: "client-1", carried: "false" });
@@ -196,7 +196,11 @@ test("two hundred lines are a page; earlier ones come below, and there is a way 
   expect(await screen.findByRole("button", { name: "Earlier lines" })).toBeTruthy();
 });
 
-test.each(["/retention", "/status", "/audit-log"])("%s says why it shows nothing", async (path) => {
-  await openPage(path, { [`GET /api${path}`]: refused(403, "An owner sees this.") });
+test.each([
+  ["/retention", "/api/retention"],
+  ["/status", "/api/system-status"],
+  ["/audit-log", "/api/audit-log"],
+])("%s says why it shows nothing", async (path, asked) => {
+  await openPage(path, { [`GET ${asked}`]: refused(403, "An owner sees this.") });
   expect((await screen.findByRole("alert")).textContent).toBe("An owner sees this.");
 });

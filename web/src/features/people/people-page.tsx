@@ -38,10 +38,10 @@ export function PeoplePage() {
         {owns && (
           <>
             <Link to="/audit-log" className="inline-flex min-h-11 items-center px-3 underline">
-              Trail
+              Audit log
             </Link>
             <Link to="/retention" className="inline-flex min-h-11 items-center px-3 underline">
-              Keeping and erasing
+              Retention and erasure
             </Link>
             <Link to="/status" className="inline-flex min-h-11 items-center px-3 underline">
               Backups and mail

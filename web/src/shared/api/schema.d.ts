@@ -600,10 +600,10 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Keeping
+         * Retention
          * @description How long records are kept, what is due to go, what was erased; owners only.
          */
-        get: operations["keeping_api_retention_get"];
+        get: operations["retention_api_retention_get"];
         /**
          * Set Periods
          * @description Set how long records are kept; owners only. Nothing is erased by itself.
@@ -1003,10 +1003,10 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Worked
+         * Results
          * @description The visit worked out and drawn, every text in the unit asked for.
          */
-        get: operations["worked_api_visits__visit_id__results_get"];
+        get: operations["results_api_visits__visit_id__results_get"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1023,10 +1023,10 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Given
+         * Visit Input
          * @description What a visit is worked out from at a place: what the page's own what-if begins with.
          */
-        get: operations["given_api_visits__visit_id__input_get"];
+        get: operations["visit_input_api_visits__visit_id__input_get"];
         put?: never;
         post?: never;
         delete?: never;
@@ -12741,7 +12741,7 @@ export interface operations {
             };
         };
     };
-    keeping_api_retention_get: {
+    retention_api_retention_get: {
         parameters: {
             query?: never;
             header?: never;
@@ -14526,7 +14526,7 @@ export interface operations {
             };
         };
     };
-    worked_api_visits__visit_id__results_get: {
+    results_api_visits__visit_id__results_get: {
         parameters: {
             query?: {
                 unit?: "mm" | "cm" | "in";
@@ -14616,7 +14616,7 @@ export interface operations {
             };
         };
     };
-    given_api_visits__visit_id__input_get: {
+    visit_input_api_visits__visit_id__input_get: {
         parameters: {
             query?: {
                 place?: "main" | "2" | "3" | "4";

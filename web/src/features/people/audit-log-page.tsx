@@ -69,7 +69,7 @@ function queryOf(asked: Asked, before?: number) {
 }
 
 /** Who saw and did what, for the owner: by client, member, act and day; as CSV. */
-export function TrailPage() {
+export function AuditLogPage() {
   const search = useSearch({ from: "/shell/audit-log" });
   const [asked, setAsked] = useState<Asked>({
     ...{ client: search.client ?? "", member: "", act: "", carried: false, since: "", until: "" },
@@ -100,10 +100,10 @@ export function TrailPage() {
         </Link>
       </p>
       <PageHead
-        title="Trail"
-        says="Who saw and did what. Lines are added and never changed; ./plumb verify checks that none is gone. Reads and changes of one visit within five minutes are one line."
+        title="Audit log"
+        says="Who saw and did what. Lines are only ever added; ./plumb verify checks that none has gone. Reads and changes of one visit within five minutes share a line."
       >
-        <Download href={`/api/audit-log.csv?${csv}`} file="trail.csv">
+        <Download href={`/api/audit-log.csv?${csv}`} file="audit-log.csv">
           CSV
         </Download>
       </PageHead>
@@ -159,11 +159,11 @@ export function TrailPage() {
         Include copies that devices made for work without network; nobody may have opened them
       </CheckBox>
       {trail.isError && <Notice role="alert">{trail.error.message}</Notice>}
-      {trail.isPending && <Skeleton lines={10} label="Fetching the trail" />}
+      {trail.isPending && <Skeleton lines={10} label="Fetching the audit log" />}
       {trail.data && lines.length === 0 && (
         <p className="text-soft">No line matches this choice.</p>
       )}
-      <ol aria-label="Trail" className="border-b border-hair">
+      <ol aria-label="Audit log" className="border-b border-hair">
         {lines.map((line) => (
           <li
             key={line.number}

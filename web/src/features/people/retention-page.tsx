@@ -15,7 +15,7 @@ type Keeping = Schemas["RetentionView"];
 type Due = Schemas["DueErasure"];
 
 /** How long records are kept, what is due to go, and what was erased: an owner decides, nothing goes by itself. */
-export function KeepingPage() {
+export function RetentionPage() {
   const keeping = server.useQuery("get", "/api/retention");
   return (
     <>
@@ -25,7 +25,7 @@ export function KeepingPage() {
         </Link>
       </p>
       <PageHead
-        title="Keeping and erasing"
+        title="Retention and erasure"
         says="How long a client's records are kept is set by law and local rules. What is due is listed here; you decide, and nothing is erased by itself."
       />
       {keeping.isError && <Notice role="alert">{keeping.error.message}</Notice>}

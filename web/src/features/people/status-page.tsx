@@ -14,7 +14,7 @@ type Running = Schemas["Running"];
 const moment = (iso: string) => `${longDate(dayOf(new Date(iso)))}, ${clockTime(new Date(iso))}`;
 
 /** How the program runs, for an owner: whether backups are made, what waits, and what was given up. */
-export function RunningPage() {
+export function StatusPage() {
   const running = server.useQuery("get", "/api/system-status");
   return (
     <>
