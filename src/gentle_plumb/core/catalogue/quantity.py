@@ -127,6 +127,8 @@ class Quantity:
         The part of the body that says where it stands as found; empty where its own target does.
     stands_on : {"", "desk", "screen"}
         The slot of additions that it stands on: taken away, its height changes.
+    built_in : bool
+        Whether it is built into its piece: another piece changes it, nothing sets it.
 
     """
 
@@ -172,6 +174,7 @@ class Quantity:
     there: Literal["", "footrest", "screen"] = ""
     seen_against: Literal["", "lower_leg", "elbow", "eye"] = ""
     stands_on: Literal["", "desk", "screen"] = ""
+    built_in: bool = False
 
     @property
     def settable(self) -> bool:

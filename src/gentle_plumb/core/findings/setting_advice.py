@@ -37,7 +37,7 @@ def instruction_for(facts: Facts, state: SettingState, row: FitRow) -> tuple[str
     done = _done(facts, state, row)
     if done is not None:
         return done, ()
-    if quantity.key == "desk_depth":
+    if quantity.built_in:
         by = say_length(abs((row.target or 0.0) - (row.found or 0.0)), unit)
         held = facts.case.workstation.screen.held
         return say(

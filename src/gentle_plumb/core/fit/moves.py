@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from ..catalogue import QUANTITIES
 from ..tolerances import SAME_MM
 from ..workstation import ScreenKind, Settings
 from .case import Case
@@ -125,6 +126,6 @@ def settings_of(fit: PostureFit) -> Settings:
         **{
             row.key: 0.0 if row.remedy in OUT_OF_THE_WAY else row.setting
             for row in fit.rows
-            if row.key in known and row.key != "desk_depth"
+            if row.key in known and not QUANTITIES[row.key].built_in
         }
     )

@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 
 from ..assessment import Assessment
+from ..catalogue import QUANTITIES
 from ..findings import Finding, effect_of
 from ..fit import AimedSettings, FitResult, FitRow, Posture, PostureFit
 from ..plans import total_of, what_is_left
@@ -231,7 +232,7 @@ def _row_moved(old: FitRow | None, row: FitRow, unit: LengthUnit) -> SettingChan
     was = old.setting if old is not None else None
     if row.setting is None or was is None or abs(row.setting - was) < SAME_MM:
         return None
-    if row.key == "desk_depth":
+    if row.key in QUANTITIES and QUANTITIES[row.key].built_in:
         return None
     return SettingChange(
         id=row.key,
