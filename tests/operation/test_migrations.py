@@ -82,7 +82,7 @@ def test_a_visit_of_the_first_version_is_whole_after_the_last(fresh):
             )
     migrate(fresh)
     migrate(fresh)
-    working = SqlRecords(fresh).working(keys["practice"], keys["visit"])
+    working = SqlRecords(fresh).load_snapshot(keys["practice"], keys["visit"])
     assert working.values == {
         "ask.reason": "Neck",
         "look.found.seat": 460.0,

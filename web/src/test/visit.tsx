@@ -306,7 +306,7 @@ export function renderInVisit(panel: ReactNode, over: Over = {}): Done {
   const catalogue = {
     families,
     sources: {},
-    signs: [],
+    red_flags: [],
     urgencies: {},
     consents: [],
     fields: [],

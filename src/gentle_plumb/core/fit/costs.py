@@ -111,7 +111,7 @@ def footing_at(
     --------
     >>> footing_at(510, legs=410, margin=10, feet=(Span(low=60, high=150),)).height
     100
-    >>> footing_at(450, legs=410, margin=10, feet=()).lacks
+    >>> footing_at(450, legs=410, margin=10, feet=()).shortfall_mm
     30
 
     """

@@ -10,7 +10,7 @@ const BUSY = "X-Plumb-Busy";
 /** So long after it said so a server is spared, ms. House value. */
 const SPARED_MS = 10_000;
 
-const WORKED = /^\/api\/visits\/([0-9a-f-]{36})\/worked$/;
+const RESULTS = /^\/api\/visits\/([0-9a-f-]{36})\/results$/;
 const CHANGE = /^\/api\/visits\/([0-9a-f-]{36})\/changes\//;
 let busyUntil = 0;
 let bringing = false;
@@ -45,7 +45,7 @@ async function bringProgram(): Promise<void> {
 export async function drawnHere(request: Request): Promise<Response | null> {
   if (Date.now() > busyUntil || request.method !== "GET") return null;
   const { pathname, searchParams } = new URL(request.url);
-  const visit = WORKED.exec(pathname)?.[1];
+  const visit = RESULTS.exec(pathname)?.[1];
   if (!visit || !isUp() || isOpenHere(visit)) return null;
   const taken = await takenVisit(visit);
   if (!taken || taken.visit.revision < (written.get(visit) ?? 0)) return null;

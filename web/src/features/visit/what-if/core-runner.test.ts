@@ -38,11 +38,11 @@ const runnerWith = (answers: (what: { kind: string }) => object | null) =>
 describe("the core runner", () => {
   beforeEach(() => {
     GET.mockReset().mockResolvedValue({ data: { values: {} } });
-    POST.mockReset().mockResolvedValue({ data: { over: 1 } });
+    POST.mockReset().mockResolvedValue({ data: { excess_deg: 1 } });
   });
 
   it("asks the server until the page's own core holds the visit", async () => {
-    const runner = runnerWith(() => ({ answer: '{"over":2}' }));
+    const runner = runnerWith(() => ({ answer: '{"excess_deg":2}' }));
     expect((await runner.tryOut("v", 1, trial)).excess_deg).toBe(1);
     await runner.open("v", 1);
     expect((await runner.tryOut("v", 1, trial)).excess_deg).toBe(2);
@@ -51,7 +51,7 @@ describe("the core runner", () => {
   });
 
   it("asks the server again once the visit has moved on", async () => {
-    const runner = runnerWith(() => ({ answer: '{"over":2}' }));
+    const runner = runnerWith(() => ({ answer: '{"excess_deg":2}' }));
     await runner.open("v", 1);
     expect((await runner.tryOut("v", 2, trial)).excess_deg).toBe(1);
     expect(runner.by).toBe("server");
@@ -87,7 +87,7 @@ describe("the core runner", () => {
 
   it("opens again after the network failed", async () => {
     GET.mockRejectedValueOnce(new TypeError("offline"));
-    const runner = runnerWith(() => ({ answer: '{"over":2}' }));
+    const runner = runnerWith(() => ({ answer: '{"excess_deg":2}' }));
     await runner.open("v", 1);
     expect(runner.ready("v", 1)).toBe(false);
     await runner.open("v", 1);

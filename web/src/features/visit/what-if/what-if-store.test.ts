@@ -65,8 +65,8 @@ describe("the bench of what if", () => {
 
   it("works out the latest of what came while it was busy, and nothing between", async () => {
     for (const typed of ["70", "71", "72"]) store.put("work.seated.surface", typed);
-    await runner.answer({ over: 1 });
-    await runner.answer({ over: 2 });
+    await runner.answer({ excess_deg: 1 });
+    await runner.answer({ excess_deg: 2 });
     expect(runner.asked.map((whatIf) => whatIf.overrides["work.seated.surface"])).toEqual([
       "70",
       "72",
@@ -76,13 +76,13 @@ describe("the bench of what if", () => {
 
   it("draws once an answer while a hand moves, and keeps what is equal", async () => {
     store.put("work.seated.surface", "70");
-    await runner.answer({ over: 1, rows: [{ key: "seat", setting: "46.0" }] });
+    await runner.answer({ excess_deg: 1, rows: [{ key: "seat", setting: "46.0" }] });
     const [seat] = store.read().tried?.rows ?? [];
     const mock = vi.fn();
     store.store.subscribe(mock);
     store.put("work.seated.surface", "71");
     expect(mock).not.toHaveBeenCalled();
-    await runner.answer({ over: 2, rows: [{ key: "seat", setting: "46.0" }] });
+    await runner.answer({ excess_deg: 2, rows: [{ key: "seat", setting: "46.0" }] });
     expect(mock).toHaveBeenCalledTimes(1);
     expect(store.read().tried?.rows[0]).toBe(seat);
   });
@@ -92,22 +92,22 @@ describe("the bench of what if", () => {
     await runner.fail("no answer");
     expect(store.read().trouble).toBe("no answer");
     store.put("work.seated.surface", "71");
-    await runner.answer({ over: 3 });
+    await runner.answer({ excess_deg: 3 });
     expect(store.read()).toMatchObject({ trouble: null, by: "page" });
     expect(store.read().tried?.excess_deg).toBe(3);
   });
 
   it("adds the plans once the hand rests, unless it has moved on", async () => {
     store.put("work.seated.surface", "70");
-    await runner.answer({ over: 1 });
+    await runner.answer({ excess_deg: 1 });
     await vi.advanceTimersByTimeAsync(700);
     expect(runner.asked.at(-1)).toMatchObject({ plans: true, brief: false });
     store.put("work.seated.surface", "71");
-    await runner.answer({ over: 1, plans: [{ tier: "room" }] });
+    await runner.answer({ excess_deg: 1, plans: [{ tier: "room" }] });
     expect(store.read().tried?.plans).toEqual([]);
-    await runner.answer({ over: 2 });
+    await runner.answer({ excess_deg: 2 });
     await vi.advanceTimersByTimeAsync(700);
-    await runner.answer({ over: 2, plans: [{ tier: "room" }] });
+    await runner.answer({ excess_deg: 2, plans: [{ tier: "room" }] });
     expect(store.read().tried?.plans).toHaveLength(1);
   });
 
@@ -124,7 +124,7 @@ describe("the bench of what if", () => {
   it("compares with a snapshot, and is off again at the best or away from the step", async () => {
     store.put("work.seated.seat", "50");
     store.takeSnapshot();
-    await runner.answer({ over: 1 });
+    await runner.answer({ excess_deg: 1 });
     expect(runner.asked.at(-1)).toMatchObject({
       against: { "work.seated.seat": "50" },
       behind: true,
@@ -135,7 +135,7 @@ describe("the bench of what if", () => {
     expect(store.read().on).toBe(true);
     store.toBest();
     expect(store.read()).toMatchObject({ on: false, tries: {}, snapshot: null });
-    await runner.answer({ over: 9 });
+    await runner.answer({ excess_deg: 9 });
     expect(store.read().tried).toBeUndefined();
   });
 });

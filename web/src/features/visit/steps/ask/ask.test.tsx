@@ -19,7 +19,7 @@ const catalogue = {
   families: [],
   sources: {},
   urgencies: { same_day: "Refer today" },
-  signs: [
+  red_flags: [
     { id: "calf", urgency: "same_day", label: "Hot, swollen calf" },
     { id: "fall", urgency: "same_day", label: "A fall" },
   ],
