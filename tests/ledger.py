@@ -1,7 +1,7 @@
 """What is worked out and decided for some fixed visits, line by line: what changes in it has to be meant.
 
 Numbers, decisions and sources stand as they are; of a sentence only its numbers, so that words can be mended
-freely. Write it anew after a change that is meant, and read the difference: python tests/ledger.py
+freely. After a change that is meant, update it and read the difference: python tests/ledger.py
 """
 
 from __future__ import annotations

@@ -143,7 +143,7 @@ def password(
         str, typer.Option(prompt="New password", hide_input=True, confirmation_prompt=True)
     ],
 ) -> None:
-    """Set somebody's password anew; they are signed out everywhere."""
+    """Set a new password for a member, who is then signed out everywhere."""
     from .mailing import now
     from .services.accounts import AccountService
     from .services.errors import NotFound

@@ -10,4 +10,4 @@ def test_nothing_is_worked_out_otherwise_unless_it_is_meant():
     visit = ""
     for was, line in zip_longest(held, now, fillvalue=""):
         visit = line if line.startswith("#") else visit
-        assert line == was, f"{visit}; write it anew if this is meant: python tests/ledger.py"
+        assert line == was, f"{visit}; update it if this is meant: python tests/ledger.py"

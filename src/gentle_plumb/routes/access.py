@@ -66,7 +66,7 @@ def withdraw(to: Services, who: Caller, door_id: UUID) -> None:
 
 @post("/members/{member_id}/reset", Needs.OWNER, audit=("manage", "password reset"), status=201)
 def reset_for(to: Services, call: Call, who: Caller, member_id: UUID) -> MadeDoor:
-    """Let a colleague set their password anew; owners only."""
+    """Send a colleague a link to reset their password; owners only."""
     return to.entrances.reset_for(who.member, who.practice, member_id, base=call.base_url)
 
 
@@ -127,7 +127,7 @@ def enter(to: Services, call: Call, password: ChosenPassword) -> None:
 
 @post("/forgotten", Needs.NOBODY, status=202, attempts="reset")
 def forgotten(to: Services, call: Call, attempts: Attempts, password: ForgottenPassword) -> None:
-    """Ask for a link to set one's password anew; whether anybody has this address is not told."""
+    """Ask for a password reset link. The answer is the same whether or not the address has an account."""
     if not _resets_by_mail(to, call):
         raise NotAllowed("No link is mailed here. An owner of your practice can give you one.")
     to.entrances.ask_reset(password.email, attempts, base=call.base_url)

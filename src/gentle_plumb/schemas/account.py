@@ -47,7 +47,7 @@ class DemoPerson:
 
 @dataclass(frozen=True, kw_only=True)
 class Welcome:
-    """What the sign-in page may know; ``mails``: a forgotten password is set anew by mail."""
+    """What the sign-in page may know; ``mails``: a forgotten password can be reset by mail."""
 
     product: str = "Gentle Plumb"
     mails: bool = False

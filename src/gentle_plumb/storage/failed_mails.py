@@ -17,7 +17,7 @@ _SAYS = {
     "after": "link to a client's own page, after a visit",
     "check": "questions to a client",
     "invitation": "invitation",
-    "reset": "password to be set anew",
+    "reset": "password reset",
 }
 
 

@@ -2,11 +2,23 @@
 
 from __future__ import annotations
 
-from datetime import date, timedelta
+from datetime import date, datetime, timedelta
 from uuid import UUID
 from zoneinfo import ZoneInfo
 
-from sqlalchemy import Connection, Engine, Select, delete, exists, func, insert, select
+from sqlalchemy import (
+    Column,
+    Connection,
+    Engine,
+    Select,
+    Subquery,
+    Table,
+    delete,
+    exists,
+    func,
+    insert,
+    select,
+)
 
 from ..core.record.fields.photo import PHOTO_FAMILY
 from ..services.errors import HoldsSomething, NotFound
@@ -59,24 +71,8 @@ class SqlRetention(Store):
             .group_by(VISIT.c.client_id)
             .subquery()
         )
-        signed = (
-            select(
-                VISIT.c.client_id, func.count().label("n"), func.max(REPORT.c.signed_at).label("at")
-            )
-            .join(REPORT, REPORT.c.visit_id == VISIT.c.id)
-            .where(VISIT.c.practice_id == practice_id)
-            .group_by(VISIT.c.client_id)
-            .subquery()
-        )
-        pictures = (
-            select(
-                VISIT.c.client_id, func.count().label("n"), func.max(PHOTO.c.added_at).label("at")
-            )
-            .join(PHOTO, PHOTO.c.visit_id == VISIT.c.id)
-            .where(VISIT.c.practice_id == practice_id)
-            .group_by(VISIT.c.client_id)
-            .subquery()
-        )
+        signed = _kept_by_client(practice_id, REPORT, REPORT.c.signed_at)
+        pictures = _kept_by_client(practice_id, PHOTO, PHOTO.c.added_at)
         query = (
             select(
                 _CLIENT.id,
@@ -159,6 +155,17 @@ class SqlRetention(Store):
     def erasures(self, practice_id: UUID) -> list[Erasure]:
         mine = ERASURE.c.practice_id == practice_id
         return self._list(Erasure, mine, order=(ERASURE.c.at.desc(), ERASURE.c.id))
+
+
+def _kept_by_client(practice_id: UUID, table: Table, moment: Column[datetime]) -> Subquery:
+    """How many rows each client of a practice has in a table of visits (``n``), and the latest (``at``)."""
+    return (
+        select(VISIT.c.client_id, func.count().label("n"), func.max(moment).label("at"))
+        .join(table, table.c.visit_id == VISIT.c.id)
+        .where(VISIT.c.practice_id == practice_id)
+        .group_by(VISIT.c.client_id)
+        .subquery()
+    )
 
 
 def erase_again(engine: Engine, clients: list[UUID]) -> int:

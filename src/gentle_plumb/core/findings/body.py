@@ -110,7 +110,7 @@ def _wrist_advice(facts: Facts, posture: Posture) -> str:
 def _moves(facts: Facts, row: FitRow) -> bool:
     """Whether a row asks for a change; keys slope by their feet where nobody recorded another slope."""
     value = facts.case.workstation.keyboard.slope if row.key == "slope" else None
-    change = row.change if row.change is not None else None
+    change = row.change
     if change is None and value is not None and row.setting is not None:
         change = row.setting - value
     return abs(change or 0.0) > SAME_MM

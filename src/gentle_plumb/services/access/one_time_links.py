@@ -1,4 +1,4 @@
-"""Coming in by a one-time link: invited by an owner, or with a password to be set anew.
+"""Coming in by a one-time link: invited by an owner, or resetting a password.
 
 The link's token is in the part of the address that browsers keep to themselves, and only its digest is kept.
 """
@@ -42,8 +42,8 @@ _SAYS: dict[DoorKind, tuple[str, str]] = {
         "The link opens once. If you did not expect it, do nothing.\n",
     ),
     "reset": (
-        "{practice}: set your password anew",
-        "Somebody asked to set your password for {practice} in Gentle Plumb anew.\n\n"
+        "{practice}: reset your password",
+        "Somebody asked to reset your password for {practice} in Gentle Plumb.\n\n"
         "Choose another one here, by {until}:\n{url}\n\n"
         "The link opens once. If it was not you, do nothing: your password stays as it is.\n",
     ),
@@ -136,7 +136,7 @@ class OneTimeLinkService:
         self._links.drop(by.practice_id, link_id)
 
     def reset_for(self, by: Member, practice: Practice, member_id: UUID, *, base: str) -> MadeDoor:
-        """Let a colleague set their password anew; owners only. Raises NotAllowed, NotFound."""
+        """Send a colleague a link to reset their password; owners only. Raises NotAllowed, NotFound."""
         for member in self._accounts.members(practice.id):
             if member.id == member_id:
                 link, url = self._made(

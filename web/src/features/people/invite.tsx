@@ -83,7 +83,7 @@ export function Invite({ onDone }: { onDone: () => void }) {
   );
 }
 
-/** Let a colleague set their password anew. */
+/** Send a colleague a link to reset their password. */
 export function ResetPassword({
   member,
   onDone,
@@ -185,7 +185,7 @@ export function Waiting() {
             <span className="figures text-soft">{link.email}</span>
             <span className="text-soft">
               {link.kind === "reset"
-                ? "Sets the password anew"
+                ? "Password reset"
                 : ROLES.find(({ value }) => value === link.role)?.label}
               , until {onDay(link.ends_at)}: {MAIL[link.letter]}
               {link.trouble && link.letter !== "sent" && `. ${link.trouble}`}

@@ -138,7 +138,7 @@ test("without a mail server the link is shown this once, to be handed over", asy
   expect(await told.findByRole("button", { name: "Copied" })).toBeTruthy();
 });
 
-test("links that wait say why their mail failed, are made anew or withdrawn", async () => {
+test("links that wait say why their mail failed, are made again or withdrawn", async () => {
   const { server } = await open({
     "GET /api/invitations": {
       body: [link, { ...link, id: "door-2", kind: "reset", role: "", letter: "sent" }],
@@ -151,7 +151,7 @@ test("links that wait say why their mail failed, are made anew or withdrawn", as
   expect(first.textContent).toMatch(
     /Assistant, until 7 December.*: mail failed\. The mailbox does not exist\./,
   );
-  expect(second.textContent).toMatch(/Sets the password anew.*mail sent/);
+  expect(second.textContent).toMatch(/Password reset.*mail sent/);
   await userEvent.click(within(first).getByRole("button", { name: /Another link/ }));
   await userEvent.click(await screen.findByRole("button", { name: "Done" }));
   await userEvent.click(within(second).getByRole("button", { name: /Withdraw/ }));

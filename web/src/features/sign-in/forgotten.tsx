@@ -29,8 +29,8 @@ export function Forgotten({ email, mails }: { email: string; mails: boolean }) {
   if (!mails)
     return (
       <Notice className="mt-4">
-        An owner of your practice can give you a link to set it anew, under Practice. Where nobody
-        can sign in, your administrator sets it: ./plumb password
+        An owner of your practice can send you a link to reset it, under Practice. Where nobody can
+        sign in, your administrator sets it: ./plumb password
       </Notice>
     );
   if (ask.isSuccess)

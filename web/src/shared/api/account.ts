@@ -182,7 +182,7 @@ export function useMemberChanges() {
   };
 }
 
-/** One-time links: who is invited, or sets a password anew. */
+/** One-time links: who is invited, or resets a password. */
 export function useInvitations() {
   const queries = useQueryClient();
   const done = { onSettled: () => stale(queries, "/api/invitations") };

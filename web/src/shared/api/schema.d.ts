@@ -475,7 +475,7 @@ export interface paths {
         put?: never;
         /**
          * Reset For
-         * @description Let a colleague set their password anew; owners only.
+         * @description Send a colleague a link to reset their password; owners only.
          */
         post: operations["reset_for_api_members__member_id__reset_post"];
         delete?: never;
@@ -583,7 +583,7 @@ export interface paths {
         put?: never;
         /**
          * Forgotten
-         * @description Ask for a link to set one's password anew; whether anybody has this address is not told.
+         * @description Ask for a password reset link. The answer is the same whether or not the address has an account.
          */
         post: operations["forgotten_api_forgotten_post"];
         delete?: never;
@@ -10007,7 +10007,7 @@ export interface components {
         };
         /**
          * Welcome
-         * @description What the sign-in page may know; ``mails``: a forgotten password is set anew by mail.
+         * @description What the sign-in page may know; ``mails``: a forgotten password can be reset by mail.
          */
         Welcome: {
             /**

@@ -1,14 +1,22 @@
-"""Where fields stand in the record: a place makes them with their paths."""
+"""Where fields stand in the record: a group makes them with their paths."""
 
 from __future__ import annotations
 
 from collections.abc import Mapping
 from dataclasses import dataclass, fields, is_dataclass, replace
 from types import ModuleType
-from typing import Unpack
+from typing import TypedDict, Unpack
 
 from ...catalogue import Quantity
-from .field import C, Field, FieldOptions, K, Kind, SpanField, step_of
+from .field import C, Field, FieldOptions, K, Kind, SpanField, StepId, step_of
+
+
+class _Here(TypedDict):
+    id: str
+    step: StepId
+    group: str
+    section: str
+    label: str
 
 
 @dataclass(frozen=True)
@@ -23,24 +31,21 @@ class FieldGroup:
     group: str
     section: str = ""
 
-    def _id(self, name: str) -> str:
-        return f"{self.path}.{name}" if name else self.path
+    def _here(self, name: str, label: str) -> _Here:
+        """Where a field of this group stands."""
+        return {
+            "id": f"{self.path}.{name}" if name else self.path,
+            "step": step_of(self.path),
+            "group": self.group,
+            "section": self.section,
+            "label": label,
+        }
 
     def length(
         self, name: str, label: str, low: float, high: float, **more: Unpack[FieldOptions]
     ) -> Field[float]:
         """Make a length; range in mm."""
-        return Field(
-            id=self._id(name),
-            step=step_of(self.path),
-            group=self.group,
-            section=self.section,
-            label=label,
-            kind="length",
-            low=low,
-            high=high,
-            **more,
-        )
+        return Field(**self._here(name, label), kind="length", low=low, high=high, **more)
 
     def amount(
         self,
@@ -53,16 +58,7 @@ class FieldGroup:
     ) -> Field[float]:
         """Make a plain number with its unit."""
         return Field(
-            id=self._id(name),
-            step=step_of(self.path),
-            group=self.group,
-            section=self.section,
-            label=label,
-            kind="number",
-            unit=unit,
-            low=low,
-            high=high,
-            **more,
+            **self._here(name, label), kind="number", unit=unit, low=low, high=high, **more
         )
 
     def choice(
@@ -70,11 +66,7 @@ class FieldGroup:
     ) -> Field[C]:
         """Make a choice of an enumeration's members."""
         return Field(
-            id=self._id(name),
-            step=step_of(self.path),
-            group=self.group,
-            section=self.section,
-            label=label,
+            **self._here(name, label),
             kind="choice",
             choices=tuple(answers.labels().items()),
             members={str(answer): answer for answer in answers},
@@ -86,11 +78,7 @@ class FieldGroup:
     ) -> Field[K]:
         """Make a choice of the entries of a table; ``options`` maps each to its label."""
         return Field(
-            id=self._id(name),
-            step=step_of(self.path),
-            group=self.group,
-            section=self.section,
-            label=label,
+            **self._here(name, label),
             kind="choice",
             choices=tuple((str(key), text) for key, text in options.items()),
             members={str(key): key for key in options},
@@ -118,15 +106,7 @@ class FieldGroup:
     def time(self, name: str, label: str, **more: Unpack[FieldOptions]) -> Field[float]:
         """Make a time of day, minutes after midnight."""
         field: Field[float] = Field(
-            id=self._id(name),
-            step=step_of(self.path),
-            group=self.group,
-            section=self.section,
-            label=label,
-            kind="time",
-            low=0,
-            high=24 * 60,
-            **more,
+            **self._here(name, label), kind="time", low=0, high=24 * 60, **more
         )
         return field
 
@@ -140,15 +120,7 @@ class FieldGroup:
     def _written(
         self, name: str, label: str, kind: Kind, **more: Unpack[FieldOptions]
     ) -> Field[str]:
-        return Field(
-            id=self._id(name),
-            step=step_of(self.path),
-            group=self.group,
-            section=self.section,
-            label=label,
-            kind=kind,
-            **more,
-        )
+        return Field(**self._here(name, label), kind=kind, **more)
 
     def span(
         self,
