@@ -235,11 +235,9 @@ def _page_row(table: Rows) -> None:
 
 def _pdf_row(table: Rows, rounds: int, content: dict[str, Any]) -> None:
     """Every round prints other words: the same ones twice come from the compiler's memory."""
-    from gentle_plumb.documents.report_pdf import HERE, TypstPdfRenderer
-    from gentle_plumb.documents.scene_svg import scene_svg
+    from gentle_plumb.documents.report_pdf import HERE, TypstPdfRenderer, paper_inputs
     from gentle_plumb.services.papers import RecordPaper
 
-    scene = json.loads(json.dumps(content["scene"]))
     numbers = itertools.count()
     press = TypstPdfRenderer()
     paper = RecordPaper.model_validate(content)
@@ -249,23 +247,23 @@ def _pdf_row(table: Rows, rounds: int, content: dict[str, Any]) -> None:
 
     ours = statistics.median(timed(printed, rounds))
     with tempfile.TemporaryDirectory() as folder:
-        static, data = Path(folder) / "static.typ", Path(folder) / "content.json"
-        words = paper.model_dump(mode="json", exclude={"scene": True})
-        (Path(folder) / "figure.svg").write_text(scene_svg(scene), encoding="utf-8")
-        text = (HERE / "record.typ").read_text(encoding="utf-8")
-        text = text.replace("json(bytes(sys.inputs.content))", 'json("content.json")')
-        static.write_text(text, encoding="utf-8")
+        static = Path(folder) / "layout.typ"
+        text = (HERE / "layout.typ").read_text(encoding="utf-8")
         library = (HERE / "paper.typ").read_text(encoding="utf-8")
-        library = library.replace("bytes(sys.inputs.figure)", '"figure.svg"')
+        inputs = paper_inputs(paper)
+        for name in inputs:
+            text = text.replace(f"json(bytes(sys.inputs.{name}))", f'json("{name}.json")')
+            library = library.replace(f"json(bytes(sys.inputs.{name}))", f'json("{name}.json")')
+        static.write_text(text, encoding="utf-8")
         (Path(folder) / "paper.typ").write_text(library, encoding="utf-8")
-        rest = {"figure": "there", "pictures": "{}", "attached": "[]"}
 
         def plainly() -> None:
-            words["note"] = f"round {next(numbers)}"
-            data.write_text(json.dumps(words), encoding="utf-8")
+            again = paper.model_copy(update={"note": f"round {next(numbers)}"})
+            for name, held in paper_inputs(again).items():
+                (Path(folder) / f"{name}.json").write_text(held, encoding="utf-8")
             typst.Compiler(  # type: ignore[misc]  # its stub leaves it open
                 str(static), font_paths=[HERE / "fonts"], ignore_system_fonts=True
-            ).compile(sys_inputs=rest)
+            ).compile()
 
         plain = statistics.median(timed(plainly, rounds))
     table.add_row(

@@ -19,6 +19,7 @@ from gentle_plumb.documents.embedded_files import files_in
 from gentle_plumb.documents.exchange import exchange_format
 from gentle_plumb.documents.visit_file import entries_of, read_visit, visit_lines
 from gentle_plumb.services.models import Client, Practice, Visit, VisitSnapshot
+from gentle_plumb.services.paper_layout import layout_of
 from gentle_plumb.services.paper_models import PaperAction, PaperCause, PaperPhoto
 from gentle_plumb.services.papers import letter_paper, papers_of, things_that_matter
 from gentle_plumb.services.reports import digest_of
@@ -195,6 +196,24 @@ def test_every_copy_is_kept_for_good_and_read_aloud(copy):
     assert isinstance(marks, pypdf.generic.DictionaryObject)
     assert marks["/Marked"]
     assert read.root_object["/Lang"] == "en"
+
+
+@pytest.mark.parametrize("copy", ["client", "workplace", "record"])
+def test_the_pdf_says_all_that_the_page_shows(copy):
+    paper = getattr(made()[2], copy)
+    layout = layout_of(paper).model_dump()
+
+    def words(part):
+        if isinstance(part, dict):
+            texts = [part[key] for key in ("text", "title", "about", "caption") if part.get(key)]
+            return [*texts, *(word for held in part.values() for word in words(held))]
+        return [word for each in part for word in words(each)] if isinstance(part, list) else []
+
+    said = words(layout)
+    assert len(said) > 60
+    pages = pypdf.PdfReader(io.BytesIO(PRESS.print(paper))).pages
+    printed_text = re.sub(r"\s", "", "".join(page.extract_text() for page in pages))
+    assert [text for text in said if re.sub(r"\s", "", text) not in printed_text] == []
 
 
 def test_the_visit_is_read_back_out_of_the_file():

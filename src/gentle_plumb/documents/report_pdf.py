@@ -1,4 +1,4 @@
-"""Papers as PDF, set by Typst from templates of their own: PDF/A-3 and PDF/UA, with their own fonts."""
+"""Papers as PDF, set by Typst from one layout: PDF/A-3 and PDF/UA, with their own fonts."""
 
 from __future__ import annotations
 
@@ -13,10 +13,12 @@ from typing import Any, Literal
 
 import typst
 from PIL import Image
+from pydantic import BaseModel
 from pypdf import PdfReader, PdfWriter
 from pypdf.errors import PyPdfError
 
 from ..services.models import Attachment
+from ..services.paper_layout import drawings_in, layout_of
 from ..services.paper_models import (
     ClientPaper,
     ErasurePaper,
@@ -34,15 +36,6 @@ from .scene_svg import scene_svg
 HERE = Path(__file__).parent
 STANDARDS: list[Literal["a-3a", "ua-1"]] = ["a-3a", "ua-1"]
 """ISO 19005-3 level A and ISO 14289-1: kept for good, read aloud, and carrying files."""
-UNPRINTED: dict[str, Any] = {
-    "scene": True,
-    "places": {"__all__": {"scene"}},
-    "day": {"scene"},
-    "movements": {"__all__": {"scenes"}},
-}
-"""What is drawn beside the content."""
-
-
 TURNS = dict.fromkeys([*range(0x202A, 0x202F), *range(0x2066, 0x206A)])
 """Characters that turn the reading direction of what follows: a name with one would turn the line around it. Text
 that runs from right to left does without them. Source: Unicode Standard Annex 9, 2."""
@@ -79,7 +72,7 @@ class TypstPdfRenderer:
 
         Not PDF/A: a form is there to be changed.
         """
-        inputs = {name: text.translate(TURNS) for name, text in paper_inputs(paper, (), {}).items()}
+        inputs = {name: text.translate(TURNS) for name, text in content_inputs(paper).items()}
         press = self._compiler("request.typ")
         with spending("papers"):
             made = press.compile(sys_inputs=inputs)
@@ -139,30 +132,41 @@ class TypstPdfRenderer:
             A tagged PDF.
 
         """
-        return self._set(f"{paper.kind}.typ", paper_inputs(paper, attached, pictures or {}))
+        if isinstance(paper, LetterPaper | ErasurePaper):
+            return self._set(f"{paper.kind}.typ", content_inputs(paper))
+        return self._set("layout.typ", paper_inputs(paper, attached, pictures or {}))
 
 
 def paper_inputs(
-    paper: Paper, attached: Sequence[Attachment], pictures: Mapping[str, bytes]
+    paper: ClientPaper | WorkplacePaper | RecordPaper,
+    attached: Sequence[Attachment] = (),
+    pictures: Mapping[str, bytes] | None = None,
 ) -> dict[str, str]:
-    """Return what a paper's template is given: content, drawings, photographs, files; all of it text."""
-    inputs = {"figure": "", "day": "", "movements": "[]", "pictures": "{}"}
-    if isinstance(paper, LetterPaper | ErasurePaper):
-        inputs["content"] = paper.model_dump_json()
-    else:
-        known = {name: what for name, what in UNPRINTED.items() if name in type(paper).model_fields}
-        inputs["content"] = paper.model_dump_json(exclude=known)
-        inputs["figure"] = scene_svg(asdict(paper.scene)) if paper.scene else ""
-    if isinstance(paper, ClientPaper):
-        bar = paper.day.scene if paper.day is not None else None
-        inputs["day"] = scene_svg(asdict(bar)) if bar is not None else ""
-        drawn = [[scene_svg(asdict(scene)) for scene in each.scenes] for each in paper.movements]
-        inputs["movements"] = json.dumps(drawn)
-    if isinstance(paper, ClientPaper | RecordPaper):
-        shown = {photo.id: pictures[photo.id] for photo in paper.photos if photo.id in pictures}
-        inputs["pictures"] = json.dumps({id: _held(jpeg) for id, jpeg in shown.items()})
-    inputs["attached"] = json.dumps([asdict(attachment) for attachment in attached])
-    return inputs
+    """Return what the layout's template is given: blocks, drawings, photographs, files; all of it text."""
+    layout = layout_of(paper, carries_files=bool(attached))
+    drawn = {drawing.of: _drawn(paper, drawing.of) for drawing in drawings_in(layout.blocks)}
+    return {
+        **content_inputs(paper, attached),
+        "layout": layout.model_dump_json(),
+        "drawings": json.dumps(drawn),
+        "pictures": json.dumps({id: _held(jpeg) for id, jpeg in (pictures or {}).items()}),
+    }
+
+
+def content_inputs(paper: Paper, attached: Sequence[Attachment] = ()) -> dict[str, str]:
+    """Return what every template is given: head and signature, and the files that the paper carries."""
+    return {
+        "content": paper.model_dump_json(exclude={"scene", "places", "day", "movements"}),
+        "attached": json.dumps([asdict(attachment) for attachment in attached]),
+    }
+
+
+def _drawn(paper: BaseModel, path: str) -> str:
+    """Return the drawing at a path of a paper as SVG; KeyError, AttributeError where there is none."""
+    held: Any = paper
+    for key in path.split("."):
+        held = held[int(key)] if key.isdigit() else getattr(held, key)
+    return scene_svg(asdict(held))
 
 
 def _held(jpeg: bytes) -> str:

@@ -17,6 +17,7 @@ from .errors import BadFile, MovedOn, NotFound, NotReady, Withheld
 from .exchange import sheet_of
 from .follow_ups import paper_since, since_before
 from .models import Attachment, Member, Practice, PrintedCopy, Report, ReportHead, VisitSnapshot
+from .paper_layout import PaperLayouts, layouts_of
 from .paper_models import ErasurePaper, LetterPaper, Paper
 from .papers import (
     COPIES,
@@ -48,9 +49,13 @@ class Missing:
 
 @dataclass(frozen=True, kw_only=True)
 class DraftReport:
-    """A report as it would be signed, at one revision of its visit: every copy, and what is looked at before."""
+    """A report as it would be signed, at one revision of its visit: every copy, and what is looked at before.
+
+    ``layouts`` is how each copy reads; its drawings are in ``content``.
+    """
 
     content: Papers
+    layouts: PaperLayouts
     missing: list[Missing]
     checks: list[Check]
     summary: list[str]
@@ -81,8 +86,10 @@ class ReportService:
         All from one reading of the visit. Raises NotAllowed, NotFound.
         """
         snapshot, workup = self._visits.results(member, visit_id, unit)
+        papers = self._papers(practice, snapshot, workup, unit)
         return DraftReport(
-            content=self._papers(practice, snapshot, workup, unit),
+            content=papers,
+            layouts=layouts_of(papers),
             missing=[
                 Missing(field=path, detail=words) for path, words in missing_for_signing(workup)
             ],

@@ -3642,6 +3642,27 @@ export interface components {
          */
         ClinicianSays: "cleared" | "limited" | "wait";
         /**
+         * Column
+         * @description A column of a table.
+         *
+         *     ``share`` is its part of the width that is left over, 0 for as wide as what stands in it.
+         */
+        Column: {
+            /** Title */
+            title: string;
+            /**
+             * Align
+             * @default left
+             * @enum {string}
+             */
+            align: "left" | "right" | "center";
+            /**
+             * Share
+             * @default 0
+             */
+            share: number;
+        };
+        /**
          * Confirmation
          * @description The password, typed once more.
          */
@@ -4029,9 +4050,12 @@ export interface components {
         /**
          * DraftReport
          * @description A report as it would be signed, at one revision of its visit: every copy, and what is looked at before.
+         *
+         *     ``layouts`` is how each copy reads; its drawings are in ``content``.
          */
         DraftReport: {
             content: components["schemas"]["Papers"];
+            layouts: components["schemas"]["PaperLayouts"];
             /** Missing */
             missing: components["schemas"]["Missing"][];
             /** Checks */
@@ -4040,6 +4064,26 @@ export interface components {
             summary: string[];
             /** Revision */
             revision: number;
+        };
+        /**
+         * Drawing
+         * @description A drawing of the paper: ``of`` is its path in the paper, such as ``day.scene`` or ``movements.0.scenes.1``.
+         */
+        Drawing: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "drawing";
+            /** Of */
+            of: string;
+            /** Alt */
+            alt: string;
+            /**
+             * Caption
+             * @default
+             */
+            caption: string;
         };
         /**
          * DrawnVisit
@@ -5120,6 +5164,27 @@ export interface components {
             sign: number;
         };
         /**
+         * Group
+         * @description What is not divided between two pages. ``drawings`` stand to the left of it.
+         */
+        Group: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "group";
+            /**
+             * Frame
+             * @default
+             * @enum {string}
+             */
+            frame: "" | "boxed" | "barred" | "tinted";
+            /** Drawings */
+            drawings: components["schemas"]["Drawing"][];
+            /** Blocks */
+            blocks: (components["schemas"]["Heading"] | components["schemas"]["Text"] | components["schemas"]["Items"] | components["schemas"]["Table"] | components["schemas"]["Drawing"] | components["schemas"]["Photographs"] | components["schemas"]["ToFillIn"] | components["schemas"]["Group"])[];
+        };
+        /**
          * Habit
          * @description One habit. ``joint`` and ``region`` say what it loads; ``sided`` whether a side is asked.
          *
@@ -5222,6 +5287,24 @@ export interface components {
              * @default []
              */
             keys: ("seated" | "standing")[];
+        };
+        /**
+         * Heading
+         * @description A heading: level 2 for a section, 3 within one. The paper's title is level 1.
+         */
+        Heading: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "heading";
+            /**
+             * Level
+             * @enum {integer}
+             */
+            level: 2 | 3;
+            /** Text */
+            text: string;
         };
         /**
          * HealthGrant
@@ -5428,6 +5511,24 @@ export interface components {
              *     ]
              */
             uses: ("feet" | "screen" | "seat" | "lumbar" | "keys" | "laptop")[];
+        };
+        /**
+         * Items
+         * @description A list, with numbers where the order matters.
+         */
+        Items: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "items";
+            /**
+             * Numbered
+             * @default false
+             */
+            numbered: boolean;
+            /** Items */
+            items: components["schemas"]["Run"][][];
         };
         /**
          * Joint
@@ -7312,6 +7413,29 @@ export interface components {
             aim_off: boolean;
         };
         /**
+         * PaperLayout
+         * @description A paper as it is read: title, what it is about, and its blocks.
+         *
+         *     Letterhead and signature are the paper's own; the page and the PDF set them each in their way.
+         */
+        PaperLayout: {
+            /** Title */
+            title: string;
+            /** About */
+            about: string;
+            /** Blocks */
+            blocks: (components["schemas"]["Heading"] | components["schemas"]["Text"] | components["schemas"]["Items"] | components["schemas"]["Table"] | components["schemas"]["Drawing"] | components["schemas"]["Photographs"] | components["schemas"]["ToFillIn"] | components["schemas"]["Group"])[];
+        };
+        /**
+         * PaperLayouts
+         * @description Every copy of one version, laid out.
+         */
+        PaperLayouts: {
+            client: components["schemas"]["PaperLayout"];
+            workplace: components["schemas"]["PaperLayout"];
+            record: components["schemas"]["PaperLayout"];
+        };
+        /**
          * PaperMovement
          * @description A movement: what is done, how long and how often, where it is felt, when not; drawn in its moments.
          */
@@ -7661,6 +7785,24 @@ export interface components {
             readings: components["schemas"]["ReadingView"][];
             /** Warnings */
             warnings: components["schemas"]["Warn"][];
+        };
+        /**
+         * Photographs
+         * @description Photographs side by side under a heading; none where the copy is printed without them.
+         */
+        Photographs: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "photographs";
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /** Photos */
+            photos: components["schemas"]["PaperPhoto"][];
         };
         /**
          * PieceView
@@ -8869,6 +9011,16 @@ export interface components {
             version: number;
         };
         /**
+         * Run
+         * @description Text set in one way; a line feed begins a new line.
+         */
+        Run: {
+            /** Text */
+            text: string;
+            /** Marks */
+            marks: ("strong" | "italic" | "soft" | "small" | "fine" | "tick")[];
+        };
+        /**
          * Running
          * @description ``waiting`` and ``failed_jobs`` are of the whole installation, ``failed`` of the practice.
          *
@@ -9597,6 +9749,28 @@ export interface components {
             counted: boolean;
         };
         /**
+         * Table
+         * @description A table: the rows hold a cell for each column, the first names the row.
+         *
+         *     ``close``: less room between the rows.
+         */
+        Table: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "table";
+            /** Columns */
+            columns: components["schemas"]["Column"][];
+            /** Rows */
+            rows: components["schemas"]["Run"][][][];
+            /**
+             * Close
+             * @default false
+             */
+            close: boolean;
+        };
+        /**
          * TableRow
          * @description One line of a table: a dimension in one sex, mm; ``r`` where it brings its own.
          */
@@ -9717,6 +9891,32 @@ export interface components {
             label: string;
             /** Value */
             value: number;
+        };
+        /**
+         * Text
+         * @description A paragraph.
+         */
+        Text: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "text";
+            /** Runs */
+            runs: components["schemas"]["Run"][];
+        };
+        /**
+         * ToFillIn
+         * @description Lines to be written on, each with what goes there.
+         */
+        ToFillIn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "to_fill_in";
+            /** Labels */
+            labels: string[];
         };
         /**
          * Trouble

@@ -16,12 +16,10 @@ import { useVisitFacts } from "../../state/facts";
 import { useNavigation } from "../../state/navigation";
 import { useCells, useQueue } from "../../state/recording";
 import { StepHead } from "../../step-head";
-import { ClientPaper } from "./client-paper";
 import { Editing } from "./editing";
 import { FormBack } from "./form-back";
-import { RecordPaper } from "./record-paper";
+import { PaperSheet } from "./paper-sheet";
 import { Signing } from "./sign-page";
-import { WorkplacePaper } from "./workplace-paper";
 
 type Copy = "client" | "workplace" | "record";
 const COPIES: readonly { value: Copy; label: string }[] = [
@@ -33,6 +31,11 @@ const NAMES: Record<string, string> = {
   client: "Client's paper",
   workplace: "Workplace copy",
   record: "Record for colleagues",
+};
+const SHEETS: Record<Copy, string> = {
+  client: "The client's paper",
+  workplace: "The workplace's paper",
+  record: "The record",
 };
 
 /** Sections of the step that are not in its form: what the workplace reads, and what it answered. */
@@ -177,7 +180,7 @@ export function ReportPanel() {
       <StagePortal label="The papers as they would be signed">
         {draft.data ? (
           <Papers
-            content={draft.data.content}
+            draft={draft.data}
             copy={copy}
             onCopy={setCopy}
             href={away ? null : `/api/visits/${visit.id}/report.pdf?unit=${unit}&copy=${copy}`}
@@ -224,13 +227,13 @@ function Shared() {
 
 /** The papers as they would be signed, one at a time. */
 function Papers({
-  content,
+  draft,
   copy,
   onCopy,
   href,
   withheld,
 }: {
-  content: Schemas["Papers"];
+  draft: Schemas["DraftReport"];
   copy: Copy;
   onCopy: (copy: Copy) => void;
   /** Where it is printed; null while the server is away. */
@@ -263,9 +266,7 @@ function Papers({
           )
         )}
       </div>
-      {copy === "client" && <ClientPaper paper={content.client} />}
-      {copy === "workplace" && <WorkplacePaper paper={content.workplace} />}
-      {copy === "record" && <RecordPaper paper={content.record} />}
+      <PaperSheet paper={draft.content[copy]} layout={draft.layouts[copy]} label={SHEETS[copy]} />
     </div>
   );
 }

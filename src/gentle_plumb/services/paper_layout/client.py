@@ -1,0 +1,190 @@
+"""The client's paper, laid out."""
+
+from __future__ import annotations
+
+from ..paper_models import CardLine, ClientPaper, PaperMovement
+from .blocks import (
+    Block,
+    Column,
+    Drawing,
+    Group,
+    Heading,
+    Items,
+    PaperLayout,
+    Photographs,
+    Run,
+    Table,
+)
+from .parts import (
+    about,
+    action_runs,
+    causes,
+    cautions,
+    figure,
+    got_worse,
+    in_one_line,
+    items,
+    looked_at_again,
+    paragraph,
+    place,
+    precautions,
+    red_flags,
+    replaced,
+    rhythm,
+    run,
+    runs,
+    section,
+    shortfalls,
+    since_then,
+)
+
+CARRIES_FILES = (
+    "This file also carries your measurements and answers as open files. Give your workplace its own copy, which has "
+    "none of them."
+)
+
+
+def client_layout(paper: ClientPaper, *, carries_files: bool = False) -> PaperLayout:
+    """Lay out the client's paper: what to act on first, then the day, the movements, and why."""
+    return PaperLayout(
+        title="Your workplace",
+        about=about(paper.client, paper.visited, looked_at_again(paper.follow_up_on)),
+        blocks=[
+            *red_flags(paper.warning),
+            *got_worse(paper.since),
+            *precautions(paper.precautions),
+            *shortfalls(paper.shortfalls),
+            *_first(paper),
+            *([paragraph(run(paper.note, "italic"))] if paper.note else ()),
+            *_habits(paper),
+            *section("Keep to this", *items(paper.limits)),
+            _whom_to_call(paper),
+            *section("Your numbers", *_numbers(paper.numbers)),
+            *figure(
+                paper,
+                f"Side view of {paper.client} at the workstation; the numbers are in the table above.",
+            ),
+            *(block for further in paper.places for block in place(further)),
+            *_done(paper),
+            *_todo(paper),
+            *section("There for a time only", *items(paper.temporary), level=3),
+            *section("Your day", *rhythm(paper.rhythm), *_day(paper)),
+            *section("Your movements", *_movements(paper)),
+            *since_then(paper.since),
+            *section("Why", *causes(paper, evidence=False, more=_further(paper))),
+            *([Photographs(photos=paper.photos[:2])] if paper.photos else ()),
+            *replaced(paper.replaces),
+            *cautions(paper.cautions, paper.local_wording, CARRIES_FILES if carries_files else ""),
+        ],
+    )
+
+
+def _first(paper: ClientPaper) -> list[Block]:
+    listed = [
+        [*action_runs(action), *runs(run(f" {action.helps}", "small") if action.helps else "")]
+        for action in paper.first
+    ]
+    if not listed:
+        return []
+    return section(
+        "First of all", Group(frame="tinted", blocks=[Items(numbered=True, items=listed)])
+    )
+
+
+def _habits(paper: ClientPaper) -> list[Block]:
+    good = paper.keep_doing
+    return [paragraph(f"Keep doing this: {in_one_line(good)}.")] if good else []
+
+
+def _whom_to_call(paper: ClientPaper) -> Group:
+    call = f"Questions: {paper.call}" if paper.call else ""
+    heading = Heading(level=2, text="When to stop, and whom to call")
+    return Group(blocks=[heading, *items([*paper.stop, call])])
+
+
+def _numbers(lines: list[CardLine]) -> list[Block]:
+    """Return the numbers, each with what it is: left at, as found, still to set.
+
+    Versions signed before that was said have a star at what nobody measured.
+    """
+
+    def starred(line: CardLine) -> bool:
+        return not line.sure and not line.seated_is and not line.standing_is
+
+    def cell(number: str, is_what: str) -> list[Run]:
+        return runs(number or "–", run(f" {is_what}", "fine", "soft") if is_what else "")
+
+    if not lines:
+        return []
+    table = Table(
+        columns=[
+            Column(title="", share=1.0),
+            Column(title="Sitting", align="right"),
+            Column(title="Standing", align="right"),
+        ],
+        rows=[
+            [
+                runs(f"{line.label}{' *' if starred(line) else ''}"),
+                cell(line.seated, line.seated_is),
+                cell(line.standing, line.standing_is),
+            ]
+            for line in lines
+        ],
+        close=True,
+    )
+    star = paragraph(run("* aimed at or set, not measured again.", "small", "soft"))
+    return [table, *([star] if any(starred(line) for line in lines) else ())]
+
+
+def _done(paper: ClientPaper) -> list[Block]:
+    set_today = [runs(f"Set, {paper.set_today}.")] if paper.set_today else []
+    done = [action_runs(action, who=False) for action in paper.done]
+    return section("Done today", *items([*set_today, *done]))
+
+
+def _todo(paper: ClientPaper) -> list[Block]:
+    to_set = [runs(f"Set to the numbers above, {paper.to_set}.")] if paper.to_set else []
+    listed = items([*to_set, *(action_runs(action) for action in paper.todo)])
+    if listed and paper.costs:
+        listed.append(paragraph(f"Still to be bought, together: {paper.costs}."))
+    return section("Still to do", *listed)
+
+
+def _day(paper: ClientPaper) -> list[Block]:
+    day = paper.day
+    if day is None:
+        return []
+    alt = f"The day from {day.start} to {day.end}: sitting low, standing high, moving between."
+    bar: list[Block] = [Drawing(of="day.scene", alt=alt)] if day.scene is not None else []
+    return [Group(blocks=[*bar, *items([*day.weeks, day.eyes, *day.tips])])]
+
+
+def _movements(paper: ClientPaper) -> list[Block]:
+    rules: list[Block] = [paragraph(" ".join(paper.movement_rules))] if paper.movement_rules else []
+    return rules + [_movement(index, each) for index, each in enumerate(paper.movements)]
+
+
+def _movement(index: int, movement: PaperMovement) -> Group:
+    """Return a movement beside its moments."""
+    moments = [
+        Drawing(
+            of=f"movements.{index}.scenes.{moment}", alt=f"{movement.label}: {says}", caption=says
+        )
+        for moment, says in enumerate(movement.says[: len(movement.scenes)])
+    ]
+    steps = Items(numbered=True, items=[runs(step) for step in movement.steps])
+    return Group(
+        drawings=moments,
+        blocks=[
+            paragraph(run(f"{movement.label}.", "strong"), f" {movement.dose}. {movement.start}."),
+            steps,
+            paragraph(run(f"Felt: {movement.felt}. Not {movement.never}.", "small")),
+        ],
+    )
+
+
+def _further(paper: ClientPaper) -> list[Block]:
+    if not paper.further_causes:
+        return []
+    words = f"And {paper.further_causes} more of less weight: they are in the record."
+    return [paragraph(run(words, "soft"))]

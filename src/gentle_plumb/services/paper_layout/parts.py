@@ -1,0 +1,331 @@
+"""What several papers have in common, as blocks."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Sequence
+
+from ..paper_models import (
+    ClientPaper,
+    PaperAction,
+    PaperAdded,
+    PaperCause,
+    PaperFinding,
+    PaperFlag,
+    PaperJoint,
+    PaperPlace,
+    PaperPrecaution,
+    PaperRhythm,
+    PaperRow,
+    PaperSince,
+    RecordPaper,
+    WorkplacePaper,
+)
+from .blocks import Block, Column, Drawing, Frame, Group, Heading, Items, Mark, Run, Table, Text
+
+FOR_A_TIME = "for a time: agree on a date to look again"
+
+
+def run(text: str, *marks: Mark) -> Run:
+    """Return text set with these marks."""
+    return Run(text=text, marks=list(marks))
+
+
+def paragraph(*parts: str | Run) -> Text:
+    """Return a paragraph of runs; plain texts are runs without a mark."""
+    return Text(runs=runs(*parts))
+
+
+def runs(*parts: str | Run) -> list[Run]:
+    """Return the runs of what is not empty."""
+    made = [part if isinstance(part, Run) else Run(text=part) for part in parts]
+    return [part for part in made if part.text or part.marks]
+
+
+def framed(frame: Frame, *parts: str | Run) -> Group:
+    """Return one paragraph in a frame."""
+    return Group(frame=frame, blocks=[paragraph(*parts)])
+
+
+def section(title: str, *blocks: Block, level: int = 2) -> list[Block]:
+    """Return a heading with its blocks; nothing where there are none."""
+    return [Heading(level=3 if level == 3 else 2, text=title), *blocks] if blocks else []
+
+
+def items(lines: Iterable[str | list[Run]]) -> list[Block]:
+    """Return lines as a list; nothing where there are none."""
+    listed = [[Run(text=line)] if isinstance(line, str) else line for line in lines if line]
+    return [Items(items=listed)] if listed else []
+
+
+def in_one_line(sentences: Sequence[str]) -> str:
+    """Return sentences without a full stop as one."""
+    return "; ".join(text[:1].lower() + text[1:] for text in sentences)
+
+
+def about(*parts: str) -> str:
+    """Return what stands under a title."""
+    return " · ".join(part for part in parts if part)
+
+
+def looked_at_again(day: str) -> str:
+    """Return when the client is seen next, empty without a day."""
+    return f"we look again on {day}" if day else ""
+
+
+def red_flags(flags: Sequence[PaperFlag]) -> list[Block]:
+    """Return the red flags that are there, each with what was done."""
+    return [
+        framed(
+            "boxed",
+            run(f"{flag.urgency}.", "strong"),
+            f" {flag.label}. ",
+            flag.done or run("Not answered yet.", "strong"),
+            f" We call back on {flag.call_back}." if flag.done and flag.call_back else "",
+        )
+        for flag in flags
+    ]
+
+
+def precautions(cares: Sequence[PaperPrecaution]) -> list[Block]:
+    """Return the precautions, each with what is kept to or by whom it was cleared."""
+    return [
+        framed(
+            "barred",
+            run(f"{care.label}.", "strong"),
+            f" Cleared: {care.cleared}."
+            if care.cleared is not None
+            else f" {care.limit} Ask: {care.ask}.",
+            *(f" {line}" for line in care.limits_cleared if care.cleared is None),
+            f" {care.note}" if care.note else "",
+        )
+        for care in cares
+    ]
+
+
+def shortfalls(sentences: Sequence[str]) -> list[Block]:
+    """Return what does not fit with the plan."""
+    return [
+        framed("boxed", run("Does not fit with this plan.", "strong"), f" {words}")
+        for words in sentences
+    ]
+
+
+def action_runs(action: PaperAction, *, who: bool = True) -> list[Run]:
+    """Return one thing to do, with who does it and when where that is wanted."""
+    settled = action.told
+    shows_who = who and action.who != "Practitioner" and not settled
+    price = f", price: {action.price}" if action.price else ""
+    return runs(
+        *_standing(action.posture),
+        action.words or action.text,
+        run(f" Computed: {action.text}", "small", "soft") if action.words else "",
+        run(f" {action.remark}", "italic")
+        if action.remark
+        else run(" Not today.", "italic")
+        if action.state == "later" and not settled
+        else "",
+        run(f" {action.who}, {action.when}{price}.", "soft") if shows_who else "",
+        run(" For a time: agree on a date to look again.", "soft") if action.temporary else "",
+    )
+
+
+def _standing(posture: str) -> list[Run]:
+    return [run("Standing. ", "italic")] if posture == "standing" else []
+
+
+def causes(
+    paper: ClientPaper | RecordPaper, *, evidence: bool, more: Sequence[Block] = ()
+) -> list[Block]:
+    """Return the causes with their findings; ``evidence``: with load, limits and what was measured."""
+    blocks: list[Block] = [_cause(cause, evidence=evidence) for cause in paper.causes]
+    if not blocks:
+        blocks = [paragraph("Nothing measured lies outside its range.")]
+    blocks += more
+    if paper.unexplained:
+        blocks.append(paragraph(f"Nothing found here explains: {'; '.join(paper.unexplained)}."))
+    return blocks
+
+
+def _cause(cause: PaperCause, *, evidence: bool) -> Group:
+    title = paragraph(
+        run(cause.words or cause.title, "strong"),
+        run(f" Computed: {cause.title}", "small", "soft") if cause.words else "",
+        run(" (left out of the client's paper)", "small", "soft")
+        if evidence and cause.left_out
+        else "",
+        run(f" {cause.minutes} min a day", "soft")
+        if evidence and cause.minutes is not None
+        else "",
+        run(f". May explain: {'; '.join(cause.explains)}.", "soft") if cause.explains else "",
+    )
+    listed = [_finding(finding, evidence=evidence) for finding in cause.findings]
+    return Group(blocks=[title, *items(listed)])
+
+
+def _finding(finding: PaperFinding, *, evidence: bool) -> list[Run]:
+    return runs(
+        *_standing(finding.posture),
+        run(finding.cause, "small"),
+        run(" (not confirmed)", "small", "soft") if not finding.confirmed else "",
+        run(f" Limit: {finding.left}.", "small", "italic") if evidence and finding.left else "",
+        run(f" {'; '.join(finding.evidence)}", "small", "soft")
+        if evidence and finding.evidence
+        else "",
+    )
+
+
+def settings(table: Sequence[PaperRow], *, method: bool = False) -> Table:
+    """Return the settings as found, aimed at, set and left.
+
+    Target is the ideal, setting what the equipment allows of it; versions signed before the two were told apart hold
+    the setting as their target. ``method``: with how sure a target is, and how it is known what was left.
+    """
+    told = any(row.setting for row in table)
+    titles = ["Found", "Target", *(["Setting"] if told else []), "Left at", "Still off"]
+    rows = []
+    for row in table:
+        plus_minus = f"\n± {row.plus_minus}" if method and row.plus_minus else ""
+        how = f"\n{row.how}" if method and row.how else ""
+        rows.append(
+            [
+                runs(
+                    row.label,
+                    run(", standing", "soft") if row.posture == "standing" else "",
+                    run(f"\n{row.note}", "small", "soft") if row.note else "",
+                ),
+                runs(row.before),
+                runs(row.target, run(plus_minus, "fine", "soft") if plus_minus else ""),
+                *([runs(row.setting)] if told else []),
+                runs(row.after, run(how, "fine", "soft") if how else ""),
+                runs(row.left),
+            ]
+        )
+    columns = [Column(title="What", share=1.0)]
+    return Table(
+        columns=columns + [Column(title=title, align="right") for title in titles], rows=rows
+    )
+
+
+def joints(table: Sequence[PaperJoint]) -> list[Block]:
+    """Return the joints before and as aimed at, with their bands."""
+    rows = [
+        [
+            runs(joint.label, run(", standing", "soft") if joint.posture == "standing" else ""),
+            runs(joint.band),
+            runs(f"{joint.found or '–'}{' (off)' if joint.found_off else ''}"),
+            runs(f"{joint.aim or '–'}{' (off)' if joint.aim_off else ''}"),
+        ]
+        for joint in table
+    ]
+    columns = [
+        Column(title="Joint", share=1.0),
+        *(Column(title=title, align="right") for title in ("Band", "Before", "Aimed at")),
+    ]
+    return section("Joints", Table(columns=columns, rows=rows)) if rows else []
+
+
+def additions(added: Sequence[PaperAdded], *, removes: bool) -> list[Block]:
+    """Return what the plan adds, with its price; ``removes``: and with what it takes away."""
+    rows = [
+        [
+            runs(
+                piece.label,
+                run(
+                    f" {piece.does}{f', {FOR_A_TIME}' if piece.temporary else ''}", "small", "soft"
+                ),
+            ),
+            runs(piece.price),
+            *([runs(f"−{piece.removes}" if piece.removes else "")] if removes else []),
+        ]
+        for piece in added
+    ]
+    columns = [Column(title="What", share=1.0), Column(title="Price")]
+    if removes:
+        columns.append(Column(title="Takes away", align="right"))
+    return [Table(columns=columns, rows=rows)] if rows else []
+
+
+def place(paper: PaperPlace, *, method: bool = False, actions: bool = True) -> list[Block]:
+    """Return a further place: what is done there, how it is set, and what changes on the way over."""
+    lines = [*(paper.actions if actions else ()), *paper.desk, *paper.moves]
+    return section(
+        f"{paper.name}: {paper.use.lower()}",
+        *(shortfalls(paper.shortfalls) if actions else ()),
+        *items(lines),
+        *([settings(paper.table, method=method)] if paper.table else ()),
+    )
+
+
+def figure(paper: ClientPaper | WorkplacePaper | RecordPaper, alt: str) -> list[Block]:
+    """Return the side view to scale, with what its flags say."""
+    if paper.scene is None:
+        return []
+    flags = (
+        "as left. Flags give the height as left and what is still to change; thick ticks the setting that was worked "
+        "out."
+        if paper.scene_shows == "left"
+        else "as worked out. Flags give the setting and what has to change; thick ticks the height as found."
+    )
+    return [Drawing(of="scene", alt=alt, caption=f"Side view to scale, {flags}")]
+
+
+def rhythm(pattern: PaperRhythm | None) -> list[Block]:
+    """Return how the hours at the desk are divided."""
+    if pattern is None:
+        return []
+    stand = f"{pattern.stand:.0f} min standing, " if pattern.stand > 0 else ""
+    longest = f" and {pattern.longest_stand:.0f} min standing" if pattern.longest_stand > 0 else ""
+    change = (
+        f"moving; never longer than {pattern.longest_sit:.0f} min seated{longest} at a stretch."
+        if pattern.walks
+        else f"of weight shifts, at least every {pattern.longest_sit:.0f} min."
+    )
+    return [
+        paragraph(
+            run(f"{pattern.label}.", "strong"),
+            f" {pattern.says} Over {pattern.hours:g} h at the desk: {pattern.sit:.0f} min sitting, {stand}"
+            f"{pattern.move:.0f} min {change}",
+        )
+    ]
+
+
+def replaced(lines: Sequence[str]) -> list[Block]:
+    """Return which version this one takes the place of, and what has changed since."""
+    if not lines:
+        return []
+    changes = items(lines[1:])
+    first = paragraph(run(lines[0], "strong"), " What has changed:" if changes else "")
+    return [Group(frame="barred", blocks=[first, *changes])]
+
+
+def cautions(lines: Sequence[str], *more: str) -> list[Block]:
+    """Return what is to be borne in mind, with the practice's own wording."""
+    return [Group(blocks=section("Please note", *items([*lines, *more])))]
+
+
+def got_worse(since: PaperSince | None) -> list[Block]:
+    """Return what hurts more than at the visit before: it stands on the first page."""
+    if since is None or not since.worse:
+        return []
+    return [
+        framed("boxed", run(f"Worse than on {since.on}.", "strong"), f" {'; '.join(since.worse)}.")
+    ]
+
+
+def since_then(since: PaperSince | None) -> list[Block]:
+    """Return what has become of the client since the visit before."""
+    if since is None:
+        return []
+    named = {
+        "Gone": since.resolved,
+        "Still there": since.unchanged,
+        "New": since.new,
+        "Not looked at again": since.not_assessed,
+    }
+    lines = [
+        *since.discomfort,
+        *(f"{name}: {'; '.join(titles)}." for name, titles in named.items() if titles),
+        *since.drift,
+        *(f"For a time only: {line}" for line in since.temporary),
+    ]
+    return section(f"Since {since.on}", *items(lines))

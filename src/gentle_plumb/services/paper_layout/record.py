@@ -1,0 +1,202 @@
+"""The record for colleagues, laid out."""
+
+from __future__ import annotations
+
+from ..paper_models import PaperAction, RecordPaper
+from .blocks import Block, Column, Heading, PaperLayout, Photographs, Table
+from .parts import (
+    about,
+    action_runs,
+    additions,
+    causes,
+    cautions,
+    figure,
+    framed,
+    got_worse,
+    in_one_line,
+    items,
+    joints,
+    paragraph,
+    place,
+    precautions,
+    red_flags,
+    replaced,
+    rhythm,
+    run,
+    runs,
+    section,
+    settings,
+    shortfalls,
+    since_then,
+)
+
+STATES = {"open": "to do", "done": "done", "later": "not today", "stopped": "stopped"}
+STRAIN = (
+    "Hours a day × share of the time × degrees outside the band, 30° at the most, ÷ 30°. A way to rank what to do "
+    "first; no forecast of injury."
+)
+"""How strain minutes are worked out: see :mod:`gentle_plumb.core.assessment`."""
+SETTINGS = (
+    "Target is the ideal; setting is what this equipment allows of it. ± is two standard deviations of the target. Under "
+    "each “left at” is how it is known."
+)
+
+
+def record_layout(paper: RecordPaper) -> PaperLayout:
+    """Lay out the record: everything, with its method and how each number is known."""
+    return PaperLayout(
+        title="Assessment record",
+        about=about(
+            paper.client,
+            paper.work or "job not recorded",
+            f"visit on {paper.visited}",
+            f"follow-up on {paper.follow_up_on}" if paper.follow_up_on else "no follow-up set",
+        ),
+        blocks=[
+            *replaced(paper.replaces),
+            *_named("Reason", paper.reason),
+            *red_flags(paper.warning),
+            *got_worse(paper.since),
+            *([paragraph(run(paper.asked, "small"))] if paper.asked else ()),
+            *precautions(paper.precautions),
+            *_named("Discomfort", "; ".join(paper.discomfort)),
+            *([framed("tinted", paper.note)] if paper.note else ()),
+            *shortfalls(paper.shortfalls),
+            *([framed("boxed", paper.worse)] if paper.worse else ()),
+            *since_then(paper.since),
+            *section("Actions", _actions(paper.actions)),
+            *section("Causes and findings", *_good(paper), *causes(paper, evidence=True)),
+            *section("Strain minutes a day", *_strain(paper)),
+            *([Heading(level=2, text=paper.place)] if paper.place else ()),
+            *section("Found, target, setting, left at", *_settings(paper)),
+            *section("Desk heights to come back to", *items(paper.desk), level=3),
+            *(block for further in paper.places for block in place(further, method=True)),
+            *_plan(paper),
+            *section(
+                "The figure",
+                *figure(
+                    paper,
+                    f"Side view of {paper.client} seated and standing beside a staff; the numbers are in the table "
+                    "above.",
+                ),
+            ),
+            *joints(paper.joints),
+            *([Photographs(title="Photographs", photos=paper.photos)] if paper.photos else ()),
+            *section("Body measurements", *_body(paper)),
+            *section("Work and breaks", *rhythm(paper.rhythm)),
+            *section("Method", *items([run(line, "small")] for line in paper.method)),
+            *section("Not assessed", *items(paper.notes)),
+            *section(
+                "Noted",
+                *([paragraph(run(f"{'; '.join(paper.noted)}.", "small"))] if paper.noted else ()),
+            ),
+            *cautions(paper.cautions, paper.local_wording),
+        ],
+    )
+
+
+def _named(name: str, text: str) -> list[Block]:
+    return [paragraph(run(f"{name}\n", "soft"), text)] if text else []
+
+
+def _good(paper: RecordPaper) -> list[Block]:
+    return [paragraph(f"Done well: {in_one_line(paper.good)}.")] if paper.good else []
+
+
+def _actions(actions: list[PaperAction]) -> Block:
+    if not actions:
+        return paragraph("Nothing: all that was looked at is as it should be.")
+    priced = any(action.price for action in actions)
+    rows = [
+        [
+            [
+                *action_runs(action, who=False),
+                *runs(
+                    run(f" {', '.join(action.resolves)}", "small", "soft")
+                    if action.resolves
+                    else ""
+                ),
+            ],
+            runs(action.who),
+            runs(action.when),
+            *([runs(action.price)] if priced else ()),
+            runs(STATES[action.state]),
+        ]
+        for action in actions
+    ]
+    columns = [
+        Column(title="What", share=1.0),
+        *(Column(title=title) for title in ("Who", "When")),
+        *([Column(title="Price")] if priced else ()),
+        Column(title="State"),
+    ]
+    return Table(columns=columns, rows=rows)
+
+
+def _strain(paper: RecordPaper) -> list[Block]:
+    rows = [
+        [
+            runs(region.label),
+            runs(f"{region.minutes} min"),
+            runs(run("\n".join(region.sums), "small", "soft")),
+        ]
+        for region in paper.strain
+    ]
+    columns = [
+        Column(title="Region"),
+        Column(title="Minutes", align="right"),
+        Column(title="Sum", share=1.0),
+    ]
+    note = paragraph(run(STRAIN, "small", "soft"))
+    return [Table(columns=columns, rows=rows), note] if rows else []
+
+
+def _settings(paper: RecordPaper) -> list[Block]:
+    said = ", ".join(paper.self_reported)
+    estimated = ", ".join(paper.estimated)
+    notes = [
+        run(SETTINGS, "small", "soft"),
+        run(f"The client's own word, not confirmed here: {said}." if said else "", "small"),
+        run(
+            f"~ rests on dimensions estimated, not measured: {estimated}." if estimated else "",
+            "small",
+        ),
+    ]
+    return [
+        settings(paper.table, method=True),
+        *([paragraph(paper.standing)] if paper.standing else ()),
+        *(paragraph(note) for note in notes if note.text),
+    ]
+
+
+def _plan(paper: RecordPaper) -> list[Block]:
+    plan = paper.plan
+    chosen = f"Chosen here: {'; '.join(plan.chosen)}." if plan.chosen else ""
+    return [
+        *section(
+            f"{plan.label}: what is added",
+            *additions(plan.added, removes=True),
+            *(paragraph(run(words, "small")) for words in plan.cautions if plan.added),
+        ),
+        *section("Between sitting and standing", *items(plan.moves), level=3),
+        *([paragraph(run(chosen, "small"))] if chosen else ()),
+    ]
+
+
+def _body(paper: RecordPaper) -> list[Block]:
+    rows = [
+        [
+            runs(dimension.label),
+            runs(dimension.value),
+            runs(f"± {dimension.plus_minus}" if dimension.plus_minus else ""),
+            runs(run(dimension.how, "small", "soft")),
+        ]
+        for dimension in paper.body
+    ]
+    columns = [
+        Column(title="Dimension"),
+        Column(title="Value", align="right"),
+        Column(title="±"),
+        Column(title="How", share=1.0),
+    ]
+    return [Table(columns=columns, rows=rows)] if rows else []
