@@ -144,7 +144,7 @@ function BlockTable({ table }: { table: Of<"table"> }) {
               <th
                 key={column.title}
                 scope="col"
-                className={`px-1 font-semibold ${ALIGNS[column.align ?? "left"]}`}
+                className={`px-1 font-semibold whitespace-nowrap ${ALIGNS[column.align ?? "left"]}`}
               >
                 {column.title || <span className="sr-only">What</span>}
               </th>
@@ -156,7 +156,8 @@ function BlockTable({ table }: { table: Of<"table"> }) {
             <tr key={JSON.stringify(row)} className="border-b border-hair align-top">
               {row.map((cell, index) => {
                 const column = table.columns[index];
-                const look = `px-1 py-0.5 ${ALIGNS[column?.align ?? "left"]}`;
+                const whole = column?.share ? "" : "[&_span]:whitespace-pre";
+                const look = `px-1 py-0.5 ${ALIGNS[column?.align ?? "left"]} ${whole}`;
                 return index === named ? (
                   <th key={column?.title} scope="row" className={`font-normal ${look}`}>
                     <Runs runs={cell} />
