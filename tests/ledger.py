@@ -12,6 +12,7 @@ from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import fields, is_dataclass, replace
 from datetime import date
 from pathlib import Path
+from random import Random
 from typing import Any
 from zlib import crc32
 
@@ -38,6 +39,8 @@ from reference_cases import REFERENCES  # noqa: E402
 
 LEDGER = HERE / "reference" / "ledger.txt"
 GENERATED = range(20_261, 20_269)
+BRIEF = range(20_301, 20_361)
+"""Visits that lack some values, each told in one line."""
 FULL = ("Odile Marrick", "Wilma Trask", "Ivo Kestrel", "Yara Fenwick", "Bram Tolliver")
 DAY = date(2026, 11, 25)
 SENTENCE = "…"
@@ -152,21 +155,38 @@ def planned(visit: VisitAnalysis) -> Iterator[str]:
         yield f"stack {lift:g}: {plain(best_stack(visit.case.workstation.items, lift, 'screen'))}"
 
 
+def incomplete(seed: int) -> VisitInput:
+    """A visit drawn by chance, without some of what was entered."""
+    draw, values = Random(seed), visit_values(seed)
+    for path in draw.sample(sorted(values), draw.choice((0, 2, 5, 12, 30))):
+        del values[path]
+    return VisitInput(values=values, today=DAY, sex=draw.choice(("female", "male", None)))
+
+
+PARTS = {"fit": fitted, "own": overruled, "findings": judged, "plans": planned}
+
+
+def in_brief(seed: int) -> str:
+    """A check of each part of a visit; the parts themselves: python tests/ledger.py 20301."""
+    visit = analyse_visit(incomplete(seed), "cm")
+    checks = {name: crc32("\n".join(part(visit)).encode()) for name, part in PARTS.items()}
+    return f"# brief {seed}: {' '.join(f'{name} {check:08x}' for name, check in checks.items())}"
+
+
+def in_full(name: str, given: VisitInput) -> list[str]:
+    """A visit with all its parts, line by line."""
+    visit = analyse_visit(given, "cm")
+    return [f"# {name}", *(line for part in PARTS.values() for line in part(visit)), ""]
+
+
 def ledger() -> str:
     """The whole of it."""
-    lines: list[str] = []
-    for name, given in visits().items():
-        visit = analyse_visit(given, "cm")
-        lines += [
-            f"# {name}",
-            *fitted(visit),
-            *overruled(visit),
-            *judged(visit),
-            *planned(visit),
-            "",
-        ]
-    return "\n".join(lines)
+    whole = [line for name, given in visits().items() for line in in_full(name, given)]
+    return "\n".join([*whole, *(in_brief(seed) for seed in BRIEF), ""])
 
 
 if __name__ == "__main__":
-    LEDGER.write_text(ledger(), encoding="utf-8")
+    for seed in map(int, sys.argv[1:]):
+        print("\n".join(in_full(f"drawn {seed}", incomplete(seed))))
+    if not sys.argv[1:]:
+        LEDGER.write_text(ledger(), encoding="utf-8")
