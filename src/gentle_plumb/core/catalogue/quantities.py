@@ -2,19 +2,12 @@
 
 from __future__ import annotations
 
-from typing import Any
-
 from ..tables import entry, toml_table
 from .quantity import Posture, Quantity
-from .tasks import HAND_TASKS, MOUSE_TASKS, SCREEN_TASKS
+from .tasks import tasks_of
 
 NUDGE: dict[str, float] = {"mm": 5.0, "deg": 2.0, "%": 10.0}
 """How far one tap moves a setting, by its unit. Source: house-order."""
-_TASKS = {"hands": HAND_TASKS, "mouse": MOUSE_TASKS, "screen": SCREEN_TASKS}
-
-
-def _tasks(given: Any) -> tuple[str, ...]:
-    return _TASKS[given] if isinstance(given, str) else tuple(given)
 
 
 def _quantities() -> dict[str, Quantity]:
@@ -28,7 +21,7 @@ def _quantities() -> dict[str, Quantity]:
                 **{name: value for name, value in given.items() if name != "directions"},
             },
             f"quantities.toml: {key}",
-            {"tasks": _tasks},
+            {"tasks": tasks_of},
         )
         for key, given in table["quantities"].items()
     }

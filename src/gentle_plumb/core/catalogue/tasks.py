@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from typing import Any
+
 TASKS: dict[str, str] = {
     "typing": "Typing",
     "mouse": "Using the mouse",
@@ -21,3 +23,14 @@ HAND_TASKS = ("typing", "mouse")
 """Tasks in which the hands are on keys and pointer."""
 MOUSE_TASKS = ("mouse",)
 """Tasks in which the arm goes out to the pointer."""
+_GROUPS = {
+    "seated": SEATED_TASKS,
+    "screen": SCREEN_TASKS,
+    "hands": HAND_TASKS,
+    "mouse": MOUSE_TASKS,
+}
+
+
+def tasks_of(given: Any) -> tuple[str, ...]:
+    """Return tasks named in a table: a group's name, or each by its own. Raises KeyError for an unknown group."""
+    return _GROUPS[given] if isinstance(given, str) else tuple(given)

@@ -4,6 +4,8 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ..tables import entries_of
+
 
 @dataclass(frozen=True, kw_only=True)
 class Consent:
@@ -15,27 +17,4 @@ class Consent:
     effect: str
 
 
-CONSENTS: dict[str, Consent] = {
-    consent.id: consent
-    for consent in (
-        Consent(
-            id="notes",
-            label="To keep health notes",
-            says="Reason, discomfort, conditions, and whatever is written in own words.",
-            effect="All health notes and everything in own words in this visit are erased, here "
-            "and in its history. Reports signed before stay as they were signed.",
-        ),
-        Consent(
-            id="photographs",
-            label="To take and keep photographs",
-            says="Side and rear views, stored here and seen only by this practice.",
-            effect="All photos from this visit and their points are erased.",
-        ),
-        Consent(
-            id="workplace",
-            label="To send the workplace a copy",
-            says="Without symptoms, conditions, photos or health-related reasons.",
-            effect="Workplace copies can no longer be created or opened.",
-        ),
-    )
-}
+CONSENTS: dict[str, Consent] = entries_of(Consent, __package__, "consents.toml")

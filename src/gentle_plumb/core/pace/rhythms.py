@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from ..intake import LimitId, PersonLimits
+from ..tables import entries_of
 
 Posture = Literal["sit", "stand", "move"]
 Pattern = tuple[tuple[Posture, int], ...]
@@ -75,69 +76,7 @@ def _cycle(sit: int, stand: int, move: int) -> Pattern:
     return tuple(spell for spell in spells if spell[1])
 
 
-RHYTHMS: dict[str, Rhythm] = {
-    rhythm.id: rhythm
-    for rhythm in (
-        Rhythm(
-            id="sit20_stand8_move2",
-            label="20 sit · 8 stand · 2 move",
-            pattern=_cycle(20, 8, 2),
-            says="On your feet twice an hour, with a few steps each time.",
-        ),
-        Rhythm(
-            id="sit50_stand8_move2",
-            label="50 sit · 8 stand · 2 move",
-            pattern=_cycle(50, 8, 2),
-            says="On your feet once an hour, for people new to standing at work.",
-        ),
-        Rhythm(
-            id="sit40_stand20",
-            label="40 sit · 20 stand",
-            pattern=_cycle(40, 20, 0),
-            says="Fewer changes, for work that needs concentration.",
-        ),
-        Rhythm(
-            id="sit30_stand30",
-            label="30 sit · 30 stand",
-            pattern=_cycle(30, 30, 0),
-            says="Half sitting, half standing, for people used to it.",
-        ),
-        Rhythm(
-            id="work25_move4",
-            label="25 work · 4 move",
-            pattern=_cycle(25, 0, 4),
-            says="A short walk after each stretch of work.",
-            says_seated="After each stretch of work: lean, lift, roll a little way, reach.",
-        ),
-        Rhythm(
-            id="micro15_walk_hourly",
-            label="57 work · 3 walk, with micro-breaks",
-            pattern=_cycle(57, 0, 3),
-            micro_every=15,
-            says="A 30-second break every 15 minutes and a short walk every hour.",
-            label_seated="57 work · 3 move, short breaks",
-            says_seated="Half a minute's break each quarter of an hour; each hour lean, lift and roll.",
-        ),
-        Rhythm(
-            id="blocks_2h",
-            label="Two-hour blocks",
-            pattern=(("sit", 112), ("move", 8), ("stand", 112), ("move", 8)),
-            sits_else=True,
-            says="For long tasks, one block sitting and one standing in turn; the walk after each has to "
-            "be kept.",
-            says_sitting="For long tasks; the walk after each has to be kept.",
-            says_seated="For long tasks; the weight shifts after each have to be kept.",
-        ),
-        Rhythm(
-            id="up_every_30",
-            label="Up every 30 min",
-            pattern=_cycle(29, 0, 1),
-            says="Get up and go a few steps every half hour: the minimum.",
-            label_seated="Shift weight every 30 min",
-            says_seated="Shift your weight every half hour: lean, lift, roll or reach. That is the minimum.",
-        ),
-    )
-}
+RHYTHMS: dict[str, Rhythm] = entries_of(Rhythm, __package__, "rhythms.toml")
 """Every rhythm, by school, in the order in which they are offered."""
 
 OWN = "own"
