@@ -5,9 +5,9 @@ import { stale } from "@/shared/api/stale";
 import { dayOf, daysLater, longDate } from "@/shared/dates";
 import { Button } from "@/shared/ui/button";
 import { Download } from "@/shared/ui/download";
+import { Failure } from "@/shared/ui/fetched";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Modal } from "@/shared/ui/modal";
-import { Notice } from "@/shared/ui/notice";
 import { Segments } from "@/shared/ui/segments";
 
 type Job = Schemas["BulkJobView"];
@@ -78,7 +78,7 @@ export function BulkPapers({ onDone }: { onDone: () => void }) {
           onChange={(value) => setWhich(value as Copy)}
           choices={COPIES}
         />
-        {ask.isError && <Notice role="alert">{ask.error.message}</Notice>}
+        <Failure of={ask} />
         <Button type="submit" look="next" disabled={ask.isPending}>
           Make the file
         </Button>

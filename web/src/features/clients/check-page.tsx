@@ -7,6 +7,7 @@ import { useVisits } from "@/shared/api/queries";
 import { longDate, shortDate } from "@/shared/dates";
 import { useUnitSwitch } from "@/shared/settings";
 import { Button } from "@/shared/ui/button";
+import { LabelledText } from "@/shared/ui/labelled";
 import { Notice } from "@/shared/ui/notice";
 import { PageHead } from "@/shared/ui/page-head";
 import { Segments } from "@/shared/ui/segments";
@@ -51,16 +52,12 @@ function Seen({ check, writes }: { check: Check; writes: boolean }) {
   const sections = [...new Set(check.answers.map((answer) => answer.section))];
   return (
     <>
-      <p className="mb-2">
-        <Link
-          to="/clients/$clientId"
-          params={{ clientId: check.client_id }}
-          className="text-sm text-soft hover:underline"
-        >
-          ‹ {check.client}
-        </Link>
-      </p>
       <PageHead
+        back={{
+          to: "/clients/$clientId",
+          params: { clientId: check.client_id },
+          children: check.client,
+        }}
         title={`${check.client}: ${ROUND_WORDS[check.round].toLowerCase()}`}
         says={
           check.sent_at
@@ -147,18 +144,13 @@ function Decide({ check }: { check: Check }) {
           onChange={(to) => setLevel(to as Level)}
           choices={Object.entries(LEVELS).map(([value, label]) => ({ value, label }))}
         />
-        <label className="block">
-          <span className="mb-1 block font-semibold">Note</span>
-          <textarea
-            autoComplete="off"
-            rows={2}
-            dir="auto"
-            maxLength={4000}
-            value={note}
-            onChange={(event) => setNote(event.target.value)}
-            className="w-full rounded-[3px] border border-ink/60 bg-ground px-3 py-2"
-          />
-        </label>
+        <LabelledText
+          label="Note"
+          rows={2}
+          maxLength={4000}
+          value={note}
+          onChange={(event) => setNote(event.target.value)}
+        />
         {decide.error && <Notice role="alert">{decide.error.message}</Notice>}
         <Button
           look={check.decided ? "plain" : "next"}

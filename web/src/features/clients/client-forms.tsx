@@ -3,6 +3,7 @@ import type { Schemas } from "@/shared/api/client";
 import { useAddClient, useClientChanges } from "@/shared/api/queries";
 import { useNewId } from "@/shared/new-id";
 import { Button } from "@/shared/ui/button";
+import { Failure } from "@/shared/ui/fetched";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Modal } from "@/shared/ui/modal";
 import { Notice } from "@/shared/ui/notice";
@@ -110,7 +111,7 @@ export function NewClient({
     >
       <form onSubmit={submit} className="space-y-4">
         <FactFields facts={facts} onChange={setFacts} />
-        {add.isError && <Notice role="alert">{add.error.message}</Notice>}
+        <Failure of={add} />
         <Button type="submit" look="next" disabled={add.isPending}>
           {add.isPending ? "Saving …" : begins ? "Save and start visit" : "Save"}
         </Button>

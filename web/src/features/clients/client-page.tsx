@@ -52,12 +52,12 @@ export function ClientPage() {
   const due = mine.find((line) => line.follow_up && line.state === "signed");
   return (
     <>
-      <p className="mb-2">
-        <Link to="/clients" className="text-sm text-soft hover:underline">
-          ‹ Clients
-        </Link>
-      </p>
-      <PageHead title={client.name} tab="Client" says={client.work || "Job not recorded"}>
+      <PageHead
+        back={{ to: "/clients", children: "Clients" }}
+        title={client.name}
+        tab="Client"
+        says={client.work || "Job not recorded"}
+      >
         {me?.office && (
           <Button look="quiet" onClick={() => setDoing("edit")}>
             Edit

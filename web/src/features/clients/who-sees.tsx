@@ -5,6 +5,7 @@ import { type Schemas, server } from "@/shared/api/client";
 import { stale } from "@/shared/api/stale";
 import { Button } from "@/shared/ui/button";
 import { CheckBox } from "@/shared/ui/check-box";
+import { Failure } from "@/shared/ui/fetched";
 import { Modal } from "@/shared/ui/modal";
 import { Notice } from "@/shared/ui/notice";
 import { Segments } from "@/shared/ui/segments";
@@ -26,7 +27,7 @@ export function WhoSees({ clientId, onDone }: { clientId: string; onDone: () => 
       title={`Who sees ${access.data?.client ?? "this client"}?`}
       says={says}
     >
-      {access.isError && <Notice role="alert">{access.error.message}</Notice>}
+      <Failure of={access} />
       {access.data && members.data ? (
         <Choose access={access.data} members={members.data} onDone={onDone} />
       ) : (
@@ -111,7 +112,7 @@ function Choose({
           will no longer be able to open it.
         </Notice>
       )}
-      {put.isError && <Notice role="alert">{put.error.message}</Notice>}
+      <Failure of={put} />
       <Button type="submit" look="next" disabled={put.isPending}>
         {leftOut.length > 0 ? "Save anyway" : "Save"}
       </Button>

@@ -3,6 +3,7 @@ import { fileBody, Refused, type Schemas, server } from "@/shared/api/client";
 import { useImport, useLook } from "@/shared/api/measuring";
 import { Button } from "@/shared/ui/button";
 import { Download } from "@/shared/ui/download";
+import { Failure } from "@/shared/ui/fetched";
 import { Notice } from "@/shared/ui/notice";
 import { Waiting } from "@/shared/ui/waiting";
 import { Troubles } from "./troubles";
@@ -87,7 +88,7 @@ function In() {
       />
       <div aria-live="polite" className="mt-4 space-y-4">
         {look.isPending && <Waiting>Reading the file …</Waiting>}
-        {look.isError && <Notice role="alert">{look.error.message}</Notice>}
+        <Failure of={look} />
         {found && found.troubles.length > 0 && (
           <Notice role="alert">
             <p className="font-semibold">

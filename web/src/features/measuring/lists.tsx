@@ -5,9 +5,9 @@ import { useFields } from "@/shared/api/queries";
 import { useNewId } from "@/shared/new-id";
 import { Button } from "@/shared/ui/button";
 import { CheckBox } from "@/shared/ui/check-box";
+import { Failure } from "@/shared/ui/fetched";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Modal } from "@/shared/ui/modal";
-import { Notice } from "@/shared/ui/notice";
 import { saidWithUndo } from "@/shared/ui/undo";
 
 type Kept = Schemas["ListView"];
@@ -118,7 +118,7 @@ function Edit({ kept, onDone }: { kept: Kept | "new"; onDone: () => void }) {
             </div>
           </fieldset>
         ))}
-        {put.isError && <Notice role="alert">{put.error.message}</Notice>}
+        <Failure of={put} />
         <Button look="next" type="submit" disabled={!chosen.size || put.isPending}>
           Keep it: {chosen.size} dimensions
         </Button>

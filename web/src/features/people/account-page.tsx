@@ -4,6 +4,7 @@ import { useMe, usePassword, useRegistration, useSessions } from "@/shared/api/a
 import type { Schemas } from "@/shared/api/client";
 import { clockTime, shortDate } from "@/shared/dates";
 import { Button } from "@/shared/ui/button";
+import { Failure } from "@/shared/ui/fetched";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Notice } from "@/shared/ui/notice";
 import { PageHead } from "@/shared/ui/page-head";
@@ -57,7 +58,7 @@ function Registration({ me }: { me: Schemas["Me"] }) {
         onChange={(event) => setTyped(event.target.value)}
         help="As your register or licence gives it. Reports signed before keep theirs."
       />
-      {change.isError && <Notice role="alert">{change.error.message}</Notice>}
+      <Failure of={change} />
       <Button type="submit" disabled={same || change.isPending}>
         Save
       </Button>
@@ -100,7 +101,7 @@ function Password() {
       )}
       {line("again", "New password again", "new-password")}
       {differs && <Notice role="alert">The two new ones differ.</Notice>}
-      {change.isError && <Notice role="alert">{change.error.message}</Notice>}
+      <Failure of={change} />
       {change.isSuccess && given === BLANK && (
         <Notice role="status">Changed. Every other session has ended.</Notice>
       )}
@@ -125,7 +126,7 @@ function Sessions() {
   return (
     <section aria-label="Where you are signed in">
       <h2 className="border-b border-ink pb-1 text-lg">Where you are signed in</h2>
-      {end.isError && <Notice role="alert">{end.error.message}</Notice>}
+      <Failure of={end} />
       {others.length > 1 && (
         <Button
           className="mt-3"

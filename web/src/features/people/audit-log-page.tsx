@@ -1,5 +1,5 @@
 import { keepPreviousData } from "@tanstack/react-query";
-import { Link, useSearch } from "@tanstack/react-router";
+import { useSearch } from "@tanstack/react-router";
 import { useState } from "react";
 import { useMembers } from "@/shared/api/account";
 import { type Schemas, server } from "@/shared/api/client";
@@ -8,8 +8,8 @@ import { clockTime, shortDate } from "@/shared/dates";
 import { Button } from "@/shared/ui/button";
 import { CheckBox } from "@/shared/ui/check-box";
 import { Download } from "@/shared/ui/download";
+import { Failure } from "@/shared/ui/fetched";
 import { LabelledInput } from "@/shared/ui/labelled";
-import { Notice } from "@/shared/ui/notice";
 import { PageHead } from "@/shared/ui/page-head";
 import { Select } from "@/shared/ui/select";
 import { Skeleton } from "@/shared/ui/skeleton";
@@ -94,12 +94,8 @@ export function AuditLogPage() {
   );
   return (
     <>
-      <p className="mb-2">
-        <Link to="/people" className="text-sm text-soft hover:underline">
-          ‹ Practice
-        </Link>
-      </p>
       <PageHead
+        back={{ to: "/people", children: "Practice" }}
         title="Audit log"
         says="Who saw and did what. Lines are only ever added; ./plumb verify checks that none has gone. Reads and changes of one visit within five minutes share a line."
       >
@@ -158,7 +154,7 @@ export function AuditLogPage() {
       >
         Include copies that devices made for work without network; nobody may have opened them
       </CheckBox>
-      {trail.isError && <Notice role="alert">{trail.error.message}</Notice>}
+      <Failure of={trail} />
       {trail.isPending && <Skeleton lines={10} label="Fetching the audit log" />}
       {trail.data && lines.length === 0 && (
         <p className="text-soft">No line matches this choice.</p>

@@ -3,9 +3,9 @@ import { useInvitations } from "@/shared/api/account";
 import type { Schemas } from "@/shared/api/client";
 import { dayOf, longDate } from "@/shared/dates";
 import { Button } from "@/shared/ui/button";
+import { Failure } from "@/shared/ui/fetched";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Modal } from "@/shared/ui/modal";
-import { Notice } from "@/shared/ui/notice";
 import { Segments } from "@/shared/ui/segments";
 import { Whose } from "@/shared/ui/whose";
 
@@ -74,7 +74,7 @@ export function Invite({ onDone }: { onDone: () => void }) {
           />
           <p className="mt-1 text-sm text-soft">{ROLES.find((one) => one.value === role)?.says}</p>
         </div>
-        {invite.isError && <Notice role="alert">{invite.error.message}</Notice>}
+        <Failure of={invite} />
         <Button type="submit" look="next" disabled={invite.isPending}>
           Invite
         </Button>
@@ -100,7 +100,7 @@ export function ResetPassword({
       title={`Reset the password of ${member.name}?`}
       says="They get a link that opens once, within an hour. Their present password works until they have chosen another one; a second factor stays."
     >
-      {reset.isError && <Notice role="alert">{reset.error.message}</Notice>}
+      <Failure of={reset} />
       <div className="flex gap-2">
         <Button
           look="next"

@@ -4,9 +4,9 @@ import { useMe, useMemberChanges, useMembers, usePractice } from "@/shared/api/a
 import type { Schemas } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
 import { CheckBox } from "@/shared/ui/check-box";
-import { LabelledInput } from "@/shared/ui/labelled";
+import { Failure } from "@/shared/ui/fetched";
+import { LabelledInput, LabelledText } from "@/shared/ui/labelled";
 import { Modal } from "@/shared/ui/modal";
-import { Notice } from "@/shared/ui/notice";
 import { PageHead } from "@/shared/ui/page-head";
 import { Segments } from "@/shared/ui/segments";
 import { Skeleton } from "@/shared/ui/skeleton";
@@ -52,11 +52,7 @@ export function PeoplePage() {
           </>
         )}
       </PageHead>
-      {grant.isError && (
-        <Notice role="alert" className="mb-4">
-          {grant.error.message}
-        </Notice>
-      )}
+      <Failure of={grant} className="mb-4" />
       {members.isPending && <Skeleton lines={4} label="Fetching people" />}
       <h2 className="border-b border-ink pb-1 text-lg">Team</h2>
       <ul aria-label="Team" className="border-b border-hair">
@@ -213,20 +209,14 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
           the month in words.
         </p>
       </div>
-      <label className="block font-semibold">
-        Letterhead
-        <textarea
-          autoComplete="off"
-          rows={3}
-          maxLength={500}
-          value={letterhead}
-          onChange={(event) => setLetterhead(event.target.value)}
-          className="mt-1 block w-full rounded-[3px] border border-ink/50 bg-ground px-3 py-2 font-normal"
-        />
-        <span className="text-sm font-normal text-soft">
-          Lines beside the practice's name on every paper: address, hours.
-        </span>
-      </label>
+      <LabelledText
+        label="Letterhead"
+        rows={3}
+        maxLength={500}
+        value={letterhead}
+        onChange={(event) => setLetterhead(event.target.value)}
+        help="Lines beside the practice's name on every paper: address, hours."
+      />
       <LabelledInput
         label="Whom to call"
         maxLength={200}
@@ -234,20 +224,14 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
         onChange={(event) => setContact(event.target.value)}
         help="A name and a number for clients' questions, on every paper."
       />
-      <label className="block font-semibold">
-        Local wording
-        <textarea
-          autoComplete="off"
-          rows={3}
-          maxLength={2000}
-          value={wording}
-          onChange={(event) => setWording(event.target.value)}
-          className="mt-1 block w-full rounded-[3px] border border-ink/50 bg-ground px-3 py-2 font-normal"
-        />
-        <span className="text-sm font-normal text-soft">
-          What local rules or your insurer want on every paper.
-        </span>
-      </label>
+      <LabelledText
+        label="Local wording"
+        rows={3}
+        maxLength={2000}
+        value={wording}
+        onChange={(event) => setWording(event.target.value)}
+        help="What local rules or your insurer want on every paper."
+      />
       <fieldset className="grid gap-3 desk:grid-cols-2">
         <legend className="mb-1 font-semibold">What things cost here</legend>
         {SUMS.map(([name, label, help], index) => (
@@ -292,7 +276,7 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
         onChange={(event) => setDays(event.target.value)}
         help="Counted from the last time a device reached the server. Then it erases its copies."
       />
-      {practice.isError && <Notice role="alert">{practice.error.message}</Notice>}
+      <Failure of={practice} />
       <Button type="submit" disabled={!changed || practice.isPending}>
         Save
       </Button>
@@ -309,7 +293,7 @@ function Leave({ member, onDone }: { member: Member; onDone: () => void }) {
       title={`${member.name} has left?`}
       says="They are signed out everywhere at once and can't come in again. What they wrote keeps their name."
     >
-      {remove.isError && <Notice role="alert">{remove.error.message}</Notice>}
+      <Failure of={remove} />
       <div className="flex gap-2">
         <Button
           disabled={remove.isPending}

@@ -5,10 +5,9 @@ import { type Schemas, server } from "@/shared/api/client";
 import { stale } from "@/shared/api/stale";
 import { dayOf, longDate } from "@/shared/dates";
 import { Button } from "@/shared/ui/button";
+import { Failure, Fetched } from "@/shared/ui/fetched";
 import { LabelledInput } from "@/shared/ui/labelled";
-import { Notice } from "@/shared/ui/notice";
 import { PageHead } from "@/shared/ui/page-head";
-import { Skeleton } from "@/shared/ui/skeleton";
 import { afterwards, Erase, ProofPaper } from "../clients/erase-client";
 
 type Keeping = Schemas["RetentionView"];
@@ -19,24 +18,20 @@ export function RetentionPage() {
   const keeping = server.useQuery("get", "/api/retention");
   return (
     <>
-      <p className="mb-2">
-        <Link to="/people" className="text-sm text-soft hover:underline">
-          ‹ Practice
-        </Link>
-      </p>
       <PageHead
+        back={{ to: "/people", children: "Practice" }}
         title="Retention and erasure"
         says="How long a client's records are kept is set by law and local rules. What is due is listed here; you decide, and nothing is erased by itself."
       />
-      {keeping.isError && <Notice role="alert">{keeping.error.message}</Notice>}
-      {keeping.isPending && <Skeleton lines={6} label="Looking what is due" />}
-      {keeping.data && (
-        <>
-          <Periods key={JSON.stringify(keeping.data)} keeping={keeping.data} />
-          <DueList due={keeping.data.due} set={isSet(keeping.data)} />
-          <Erased erased={keeping.data.erased} />
-        </>
-      )}
+      <Fetched query={keeping} label="Looking up what is due">
+        {(keeping) => (
+          <>
+            <Periods key={JSON.stringify(keeping)} keeping={keeping} />
+            <DueList due={keeping.due} set={isSet(keeping)} />
+            <Erased erased={keeping.erased} />
+          </>
+        )}
+      </Fetched>
     </>
   );
 }
@@ -95,7 +90,7 @@ function Periods({ keeping }: { keeping: Keeping }) {
         Counted from the last visit, entry or signature of a client; for photographs from the last
         one. For clients who were under 18 many rules begin the period later: see to that yourself.
       </p>
-      {put.isError && <Notice role="alert">{put.error.message}</Notice>}
+      <Failure of={put} />
       <Button type="submit" disabled={!changed || put.isPending}>
         Save
       </Button>

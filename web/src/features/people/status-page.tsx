@@ -4,9 +4,9 @@ import { type Schemas, server } from "@/shared/api/client";
 import { stale } from "@/shared/api/stale";
 import { clockTime, dayOf, longDate } from "@/shared/dates";
 import { Button } from "@/shared/ui/button";
+import { Fetched } from "@/shared/ui/fetched";
 import { Notice } from "@/shared/ui/notice";
 import { PageHead } from "@/shared/ui/page-head";
-import { Skeleton } from "@/shared/ui/skeleton";
 import { Whose } from "@/shared/ui/whose";
 
 type Running = Schemas["Running"];
@@ -18,15 +18,14 @@ export function StatusPage() {
   const running = server.useQuery("get", "/api/system-status");
   return (
     <>
-      <p className="mb-2">
-        <Link to="/people" className="text-sm text-soft hover:underline">
-          ‹ Practice
-        </Link>
-      </p>
-      <PageHead title="Backups and mail" says="What the program does in the background." />
-      {running.isError && <Notice role="alert">{running.error.message}</Notice>}
-      {running.isPending && <Skeleton lines={6} label="Looking how it runs" />}
-      {running.data && <Shown running={running.data} />}
+      <PageHead
+        back={{ to: "/people", children: "Practice" }}
+        title="Backups and mail"
+        says="What the program does in the background."
+      />
+      <Fetched query={running} label="Fetching the status">
+        {(running) => <Shown running={running} />}
+      </Fetched>
     </>
   );
 }

@@ -3,6 +3,7 @@ import { type FormEvent, useEffect, useState } from "react";
 import { server } from "@/shared/api/client";
 import { useTitle } from "@/shared/title";
 import { Button } from "@/shared/ui/button";
+import { Failure } from "@/shared/ui/fetched";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Logo } from "@/shared/ui/logo";
 import { Notice } from "@/shared/ui/notice";
@@ -95,7 +96,7 @@ export function EnterPage() {
               onChange={(event) => setAgain(event.target.value)}
             />
             {differs && <p role="alert">These are two different passwords.</p>}
-            {enter.isError && <Notice role="alert">{enter.error.message}</Notice>}
+            <Failure of={enter} />
             <Button
               type="submit"
               look="next"

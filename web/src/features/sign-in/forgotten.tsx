@@ -1,6 +1,7 @@
 import { type FormEvent, useState } from "react";
 import { server } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
+import { Failure } from "@/shared/ui/fetched";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Notice } from "@/shared/ui/notice";
 
@@ -49,7 +50,7 @@ export function Forgotten({ email, mails }: { email: string; mails: boolean }) {
         value={address}
         onChange={(event) => setAddress(event.target.value)}
       />
-      {ask.isError && <Notice role="alert">{ask.error.message}</Notice>}
+      <Failure of={ask} />
       <Button type="submit" disabled={ask.isPending}>
         Send the link
       </Button>

@@ -2,9 +2,9 @@ import { type FormEvent, type ReactNode, useState } from "react";
 import { useSignIn, useWelcome } from "@/shared/api/account";
 import { Refused } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
+import { Failure } from "@/shared/ui/fetched";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Logo } from "@/shared/ui/logo";
-import { Notice } from "@/shared/ui/notice";
 import { Forgotten } from "./forgotten";
 
 /** Sign in; `notice` says why one is here again. */
@@ -66,7 +66,7 @@ export function SignInPage({ notice }: { notice?: ReactNode }) {
               help="The 6 digits of your authenticator, or a recovery code."
             />
           )}
-          {signIn.isError && <Notice role="alert">{signIn.error.message}</Notice>}
+          <Failure of={signIn} />
           <Button type="submit" look="next" className="w-full" disabled={signIn.isPending}>
             Sign in
           </Button>

@@ -2,6 +2,7 @@ import { Sun } from "lucide-react";
 import { fieldId } from "@/shared/api/field-ids";
 import { useLightMeter } from "@/shared/api/queries";
 import { Button } from "@/shared/ui/button";
+import { Failure } from "@/shared/ui/fetched";
 import { Notice } from "@/shared/ui/notice";
 import { FieldRow } from "../../field-row";
 import { useVisitFacts } from "../../state/facts";
@@ -97,11 +98,7 @@ function Light() {
         </Button>
       )}
       <div aria-live="polite">
-        {meter.isError && (
-          <Notice role="alert" className="text-sm">
-            {meter.error.message}
-          </Notice>
-        )}
+        <Failure of={meter} className="text-sm" />
         {meter.data?.warning && <Notice className="text-sm">{meter.data.warning}</Notice>}
       </div>
     </section>

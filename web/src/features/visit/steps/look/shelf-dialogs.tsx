@@ -3,9 +3,9 @@ import { fieldId } from "@/shared/api/field-ids";
 import { useShelf, useShelfChanges } from "@/shared/api/queries";
 import { useNewId } from "@/shared/new-id";
 import { Button } from "@/shared/ui/button";
+import { Failure } from "@/shared/ui/fetched";
 import { Modal } from "@/shared/ui/modal";
 import { NameAndPlace } from "@/shared/ui/name-and-place";
-import { Notice } from "@/shared/ui/notice";
 import type { FieldState } from "../../saving/field-state";
 import { applies, type Field, useVisitFacts } from "../../state/facts";
 import { useCells, useQueue } from "../../state/recording";
@@ -153,7 +153,7 @@ export function KeepOnShelf({
       >
         <form onSubmit={submit} className="space-y-4">
           <NameAndPlace name={name} place={place} onName={setName} onPlace={setPlace} />
-          {add.isError && <Notice role="alert">{add.error.message}</Notice>}
+          <Failure of={add} />
           <Button type="submit" look="next" disabled={add.isPending}>
             Keep it
           </Button>

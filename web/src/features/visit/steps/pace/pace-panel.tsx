@@ -6,6 +6,7 @@ import { DAY, PROGRAMME, useDay } from "@/shared/api/queries";
 import { ofVisit, outdate } from "@/shared/api/stale";
 import { Button } from "@/shared/ui/button";
 import { Download } from "@/shared/ui/download";
+import { Failure } from "@/shared/ui/fetched";
 import { Notice } from "@/shared/ui/notice";
 import { PartTabs } from "@/shared/ui/part-tabs";
 import { Segments } from "@/shared/ui/segments";
@@ -79,7 +80,7 @@ export function PacePanel() {
         Pace
       </StepHead>
       <LimitsOfTheDay />
-      {answer.isError && <Notice role="alert">{answer.error.message}</Notice>}
+      <Failure of={answer} />
       {!page && !answer.isError && <Skeleton lines={7} label="Laying out the day" />}
       {page && !page.day && (
         <Notice>

@@ -4,8 +4,8 @@ import { fieldId } from "@/shared/api/field-ids";
 import { useSign } from "@/shared/api/queries";
 import { useNewId } from "@/shared/new-id";
 import { Button } from "@/shared/ui/button";
+import { Failure } from "@/shared/ui/fetched";
 import { Modal } from "@/shared/ui/modal";
-import { Notice } from "@/shared/ui/notice";
 import { Segments } from "@/shared/ui/segments";
 import { useVisitFacts } from "../../state/facts";
 import { useNavigation } from "../../state/navigation";
@@ -71,11 +71,7 @@ export function Signing({
           )}
         </>
       )}
-      {sign.isError && (
-        <Notice role="alert" className="mb-3">
-          {sign.error.message}
-        </Notice>
-      )}
+      <Failure of={sign} className="mb-3" />
       <div className="sticky -bottom-6 -mx-6 -mb-6 flex gap-2 border-t border-hair bg-ground px-6 py-4">
         {!blocked && (
           <Button

@@ -3,8 +3,8 @@ import type { Schemas } from "@/shared/api/client";
 import { useHouseRules, useRuleSetChanges } from "@/shared/api/policies";
 import { useNewId } from "@/shared/new-id";
 import { Button } from "@/shared/ui/button";
+import { Failure } from "@/shared/ui/fetched";
 import { Fold, Folds } from "@/shared/ui/folds";
-import { Notice } from "@/shared/ui/notice";
 import { Select } from "@/shared/ui/select";
 import { Skeleton } from "@/shared/ui/skeleton";
 import { useVisitFacts } from "../../state/facts";
@@ -286,7 +286,7 @@ function Bundles({
           </Button>
         </form>
       )}
-      {add.isError && <Notice role="alert">{add.error.message}</Notice>}
+      <Failure of={add} />
     </section>
   );
 }

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { fieldId } from "@/shared/api/field-ids";
 import { useDropPhoto } from "@/shared/api/queries";
 import { Button } from "@/shared/ui/button";
+import { Failure } from "@/shared/ui/fetched";
 import { Modal } from "@/shared/ui/modal";
 import { Notice } from "@/shared/ui/notice";
 import { Picture } from "@/shared/ui/picture";
@@ -244,7 +245,7 @@ function Drop({ id, onDropped }: { id: string; onDropped: () => void }) {
         >
           Delete
         </Button>
-        {drop.isError && <Notice role="alert">{drop.error.message}</Notice>}
+        <Failure of={drop} />
       </Modal>
     </>
   );
