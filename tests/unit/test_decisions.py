@@ -2,6 +2,7 @@
 
 import json
 from dataclasses import replace
+from math import atan, degrees
 from pathlib import Path
 from random import Random
 
@@ -243,6 +244,21 @@ def test_a_screen_used_almost_as_much_as_the_main_one_counts_as_equal():
         placed = place_screens(case, 625)
         assert placed[1].seam is seam
         assert fit(case).row("seated", "screen2_bearing").target == pytest.approx(placed[1].bearing)
+
+
+def test_a_third_screen_stands_beyond_the_one_whose_side_it_is_on():
+    second = SideScreen(id="screen2", use="equal", width=700.0, height=400.0)
+    third = SideScreen(id="screen3", use="rare", width=300.0, height=200.0)
+    for found, bearings in (({}, (-1, 1)), ({"screen3_bearing": -60.0}, (-1, -1))):
+        case = usual_case(found=found)
+        case = replace(case, details=Details(side_screens=(second, third)))
+        main, beside, last = place_screens(case, 625)
+        assert main.bearing > 0  # the seam lies straight ahead
+        own = case.workstation.screen.width or 0.0
+        passed = own if bearings[1] > 0 else 700.0  # the screen between the seam and the third
+        angle = 2 * degrees(atan(passed / 2 / 625)) + degrees(atan(150 / 625))
+        assert last.bearing == pytest.approx(bearings[1] * angle)
+        assert beside.bearing * bearings[0] > 0
 
 
 # ---- little known --------------------------------------------------------------------------

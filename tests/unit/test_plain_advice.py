@@ -12,7 +12,7 @@ from gentle_plumb.core.plans import make_plans
 from gentle_plumb.core.presentation import plan_view
 from gentle_plumb.core.record import Record
 from gentle_plumb.core.what_if import VisitInput, analyse_visit
-from gentle_plumb.core.workstation import Item, Screen, SideScreen, Span
+from gentle_plumb.core.workstation import Item, Screen, Settings, SideScreen, Span
 from gentle_plumb.core.workstation.kinds import AspectRatio
 from seeds import SEED
 from strategies import mean_body, usual_case
@@ -187,6 +187,23 @@ def test_a_screen_seldom_looked_at_weighs_little():
         seen = replace(case, details=replace(case.details, side_screens=(side,)))
         minutes[use] = off(seen)["seated.screen2_top"].minutes
     assert minutes["rare"] == pytest.approx(minutes["equal"] * 0.15 / 0.45)
+
+
+@pytest.mark.parametrize(("missing", "how"), [((), "measured"), (("seat",), "not measured")])
+def test_what_was_set_is_told_as_measured_only_where_it_was_measured(missing, how):
+    case = usual_case(found={"seat": 560.0, "surface": 740.0})
+    result = fit(case)
+    facts = Facts(
+        record=Record({}),
+        case=case,
+        result=result,
+        unit="cm",
+        left=(Settings(seat=result.row("seated", "seat").setting), Settings()),
+        not_remeasured=(frozenset(missing), frozenset()),
+    )
+    done = next(finding for finding in findings(facts) if finding.id == "seated.seat")
+    assert done.instruction.startswith("Done: set to ")
+    assert done.instruction.endswith(f", {how}.")
 
 
 def test_the_chair_comes_back_when_sitting_down_again():

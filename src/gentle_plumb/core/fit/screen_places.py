@@ -95,12 +95,9 @@ def place_screens(case: Case, distance: float) -> tuple[Placed, ...]:
         own = half_angle(screen.width, distance)
         bearing = side * own
         if not at_seam:
-            on_main = side * ahead > 0 if seam else True
-            inner = (
-                2 * half_angle(main if on_main else beside[0].width, distance)
-                if seam
-                else (half_angle(main, distance))
-            )
-            bearing = side * (inner + own)
+            # the one that lies between: whole where the seam is straight ahead, else half the main one
+            between = beside[0].width if seam and side * ahead <= 0 else main
+            taken = half_angle(between, distance)
+            bearing = side * ((2 * taken if seam else taken) + own)
         found.append(Placed(id=screen.id, bearing=bearing, neck=neck_turn(bearing), seam=at_seam))
     return tuple(found)
