@@ -148,9 +148,9 @@ def judged(visit: VisitAnalysis) -> Iterator[str]:
 def planned(visit: VisitAnalysis) -> Iterator[str]:
     made = visit.plans()
     for plan in made.plans:
-        yield f"plan {plan.id}: {of(plan)}"
+        yield f"plan {plan.id} adds {plain([added.id for added in plan.added])}: {of(plan)}"
     yield from (f"purchase {fix.id}: {of(fix)}" for fix in made.fixes)
-    yield from (f"offer: {of(offer)}" for offer in visit.offers())
+    yield from (f"offer {offer.key}: {of(offer)}" for offer in visit.offers())
     for lift in (35.0, 120.0):
         yield f"stack {lift:g}: {plain(best_stack(visit.case.workstation.items, lift, 'screen'))}"
 
