@@ -19,6 +19,7 @@ from gentle_plumb.core.errors import MissingInput
 from gentle_plumb.core.fit import NO_LIMIT, fit
 from gentle_plumb.core.fit.checks import ON_A_SUPPORT
 from gentle_plumb.core.fit.result import RANGE_ENDS
+from gentle_plumb.core.fit.wording import limit_text
 from gentle_plumb.core.plans import HeightSearch, Worth, height_kit, with_additions
 from gentle_plumb.core.plans.addition_sets import without_makeshifts
 from gentle_plumb.core.plans.own_plan import TIERS_OFFERED
@@ -165,7 +166,7 @@ def every_limit_that_is_shown_binds(visit: VisitAnalysis) -> Said:
                 continue
             setting = fit(wider).seated.setting(row.key)
             if setting is not None and abs(setting - row.setting) <= 0.01:
-                yield limit.text
+                yield limit_text(limit)
 
 
 def nothing_goes_against_a_limit_of_the_person(visit: VisitAnalysis) -> Said:

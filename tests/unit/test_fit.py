@@ -8,6 +8,7 @@ from gentle_plumb.core.catalogue import QUANTITIES
 from gentle_plumb.core.findings import Facts, findings
 from gentle_plumb.core.fit import Case, Term, fit, terms_text, total, working_order
 from gentle_plumb.core.fit.chair_rows import as_it_will_lean
+from gentle_plumb.core.fit.wording import limit_text
 from gentle_plumb.core.plans import make_plans
 from gentle_plumb.core.record import Record
 from gentle_plumb.core.tolerances import SAME_SHOWN
@@ -28,7 +29,7 @@ def test_fixed_desk_with_a_short_chair_names_the_limit_and_its_cost():
         "564 = 740 surface + 20 keyboard − 228 elbow height above the seat + 32 forearm at 95°"
     )
     assert (
-        [limit.text for limit in seat.limits]
+        [limit_text(limit) for limit in seat.limits]
         == [
             "chair stops at 510 mm, 54 mm lower than its target"  # the thighs would stop it at 540: that decides nothing
         ]
@@ -190,7 +191,7 @@ def test_any_case_is_answered_and_consistent(case):
         if row.setting is not None and row.found is not None and not joined:
             assert row.change == pytest.approx(row.setting - row.found)
         for limit in row.limits:
-            assert limit.text
+            assert limit_text(limit)
 
 
 def test_working_order_starts_from_the_piece_that_cannot_move():

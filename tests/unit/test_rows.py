@@ -6,6 +6,7 @@ import pytest
 
 from gentle_plumb.core.body import Body
 from gentle_plumb.core.fit import Policy, fit, notes_in
+from gentle_plumb.core.fit.wording import limit_text
 from gentle_plumb.core.workstation import Keyboard, Mouse, Settings, Span
 from strategies import mean_body, usual_case
 
@@ -56,7 +57,7 @@ def test_armrests_just_under_the_elbow_and_said_where_they_meet_the_desk():
         pytest.approx(found.target - 10),
         pytest.approx(found.target + 10),
     )
-    assert found.limits[-1].text == (
+    assert limit_text(found.limits[-1]) == (
         "above 175 mm they meet the desk: keep them lower, or stay short of its edge"
     )
     at_lowest = row(usual_case(), "armrest")
@@ -90,7 +91,7 @@ def test_a_wide_keyboard_is_too_wide_for_narrow_shoulders():
     found = row(usual_case(body=body), "mouse")
     assert kinds(found) == ["wide"]
     assert found.cost.excess_deg > 0
-    assert "keyboard reaches out to 345" in found.limits[0].text
+    assert "keyboard reaches out to 345" in limit_text(found.limits[0])
 
 
 def test_mouse_without_a_hand_is_not_assessable():
@@ -132,7 +133,7 @@ def test_tilt_is_square_to_the_sight_line_and_ends_at_twenty():
     )
     assert row(low, "tilt").target == 20
     stiff = with_station(usual_case(), screen=replace(screen, tilt_deg=Span(low=-5, high=5)))
-    assert row(stiff, "tilt").limits[0].text.startswith("screen tilt stops at 5°")
+    assert limit_text(row(stiff, "tilt").limits[0]).startswith("screen tilt stops at 5°")
 
 
 def test_the_screen_goes_as_far_as_its_stand_and_no_further():
@@ -154,7 +155,7 @@ def test_belly_moves_the_desk_edge_only_where_it_is_in_the_way():
     stout = depth(420)
     assert (stout.terms[0].value, [limit.kind for limit in stout.limits]) == (70, ["belly"])
     assert stout.limits[0].short == pytest.approx(70 + 18, abs=1.5)
-    assert "keyboard hangs over" in stout.limits[0].text
+    assert "keyboard hangs over" in limit_text(stout.limits[0])
     case = usual_case(body=mean_body(abdominal_depth_sitting=420))
     said = notes_in(case, fit(case), "cm")
     assert any("belly keeps the desk's edge from the keys" in note for note in said)

@@ -5,6 +5,7 @@ from random import Random
 import pytest
 
 from generated_visits import visit_values
+from gentle_plumb.core.fit.wording import limit_text
 from gentle_plumb.core.record import fields
 from gentle_plumb.core.states import LEFT_ALONE, NOT_THERE, Known, StateKind
 from gentle_plumb.services.papers import papers_of, target_card
@@ -298,7 +299,7 @@ def test_who_has_to_rise_safely_gets_the_lower_of_two_seats_that_serve_alike():
     assert state(dizzy, "seat").setting < 490
     for workup in (plain, dizzy):
         seat = workup.analysis.result.row("seated", "seat")
-        texts = [limit.text for limit in seat.limits]
+        texts = [limit_text(limit) for limit in seat.limits]
         if seat.setting == seat.found:
             assert not any("served best" in text for text in texts)
 

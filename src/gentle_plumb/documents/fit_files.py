@@ -17,7 +17,7 @@ from pydantic import ValidationError
 
 from ..core.drawing import SceneRequest, draw_scene
 from ..core.errors import FieldError
-from ..core.fit import FitResult, settings_of
+from ..core.fit import FitResult, limit_text, settings_of
 from ..core.what_if import to_jsonable
 from ..core.words import invalid_at
 from .case_format import CaseDocument, CaseWorked, PlaceDocument
@@ -52,7 +52,9 @@ def result_csv(result: FitResult) -> str:
         for row in posture.rows if posture.possible else ():
             cells = [getattr(row, name) for name in COLUMNS[:-2]]
             shown = [f"{cell:.2f}" if isinstance(cell, float) else cell for cell in cells]
-            lines.writerow([*shown, "; ".join(limit.text for limit in row.limits), row.reason])
+            lines.writerow(
+                [*shown, "; ".join(limit_text(limit) for limit in row.limits), row.reason]
+            )
     return out.getvalue()
 
 
@@ -130,7 +132,7 @@ def _brief_at(document: CaseDocument, place: PlaceDocument) -> dict[str, Any]:
         "seated": to_jsonable(settings_of(taken.seated)) if taken.seated.possible else None,
         "standing": to_jsonable(settings_of(taken.standing)) if taken.standing.possible else None,
         "limits": [
-            f"{row.posture}.{row.key}: {limit.text}"
+            f"{row.posture}.{row.key}: {limit_text(limit)}"
             for posture in (taken.seated, taken.standing)
             for row in posture.rows
             for limit in row.limits

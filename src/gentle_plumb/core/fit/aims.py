@@ -3,8 +3,8 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import replace
 
+from ..changed import changed
 from ..errors import MissingInput
 from ..tolerances import SAME_MM
 from ..workstation import Settings
@@ -117,7 +117,7 @@ def aims(case: Case, posture: Posture, real: Solution | None, overrule: Settings
     surface = overrule.surface if overrule.surface is not None else surface
     surface = surface if surface is not None else free_surface(case, posture, seat)
 
-    plain = replace(case, uncertain=False) if case.uncertain else case
+    plain = changed(case, uncertain=False) if case.uncertain else case
     far = distance_row(plain, posture, case.policy.elbow_angle)
     distance = far.setting if overrule.distance is None else overrule.distance
     eye = eye_of(case, posture, seat)

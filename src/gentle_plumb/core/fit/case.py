@@ -75,7 +75,7 @@ class Case:
         """The least difference in degrees that is worth an addition: half as much for somebody it hurts."""
         return self.policy.worth_deg / 2 if self.hurts else self.policy.worth_deg
 
-    @property
+    @cached_property
     def thigh_slope(self) -> float:
         """How far the thighs fall to the knee, degrees: by the policy, or as a saddle has them."""
         return self.thigh_slope_on(self.workstation.chair)
@@ -90,12 +90,12 @@ class Case:
         most = self.person.knee_bend
         return max(0.0, 90.0 - most) if most is not None and not self.seat_stays else 0.0
 
-    @property
+    @cached_property
     def own_seat(self) -> bool:
         """Whether the client sits in seating of their own that nobody moves here: a wheelchair."""
         return self.person.own_seat or self.workstation.chair.kind == ChairKind.WHEELCHAIR
 
-    @property
+    @cached_property
     def seat_stays(self) -> bool:
         """Whether what is sat on is taken as it is: the client's own seating, a sofa or a bed."""
         return self.own_seat or self.workstation.chair.kind in LOUNGES

@@ -4,11 +4,12 @@ from __future__ import annotations
 
 from bisect import bisect_left, bisect_right
 from functools import cached_property
-from math import ceil, floor, radians, sin
+from math import ceil, floor
 from typing import Any, NamedTuple
 
 from ..tolerances import COST_DECIMALS, ROUNDING
-from .costs import elbow_over, gaze_over, legs_at
+from .costs import gaze_over, legs_at
+from .hand_costs import HandCost, HandCosts, hand_turns
 from .search_model import SearchModel
 
 
@@ -77,21 +78,16 @@ class Gaps:
 
     def __init__(self, model: SearchModel, low: float, high: float) -> None:
         self._model, self._low, self._high = model, low, high
-        seen = model.eye is not None
+        seen = model.eye is not None and (model.lift is not None or model.tops is not None)
         self._known = model.reuse.hashed(_costs, MOST_TABLES)
         self._by_gap = model.tops is None or not seen
         self._by_seat = seen and model.tops is not None and model.lift is None
-        self._hands_key = (
-            "hands",
-            model.elbow,
-            model.reach,
-            model.keyboard,
-            model.elbow_target,
-            model.elbow_band,
-            model.wrist_band,
-            model.slopes,
-        )
-        self._hands = self._known(*self._hands_key)
+        self._hands_key = "hands", *HandCosts.key(model)
+        hands = self._known(*self._hands_key)
+        if not hands:
+            hands[0] = HandCosts(model)
+        self._hands: HandCosts = hands[0]
+        self.convex = not seen and HandCosts.holds(model)
         self._gaze_key = (
             "gaze",
             model.eye,
@@ -117,13 +113,9 @@ class Gaps:
         self._by_hands: list[tuple[float, float]] | None = None
         self.turns = sorted(gap for gap in turning_gaps(model) if low <= gap <= high)
 
-    def hands(self, gap: float) -> tuple[float, float]:
+    def hands(self, gap: float) -> HandCost:
         """Degrees elbow and wrist are outside their bands, and the elbow from its target."""
-        found = self._hands.get(gap)
-        if found is None:
-            over, away = elbow_over(self._model, gap)
-            found = self._hands[gap] = round(over, COST_DECIMALS), round(away, COST_DECIMALS)
-        return found
+        return self._hands.at(gap)
 
     def gaze(self, seat: float, gap: float) -> tuple[float, float]:
         """Degrees the top of the picture lies outside its band at best, mm from its target."""
@@ -152,6 +144,11 @@ class Gaps:
         over = round(hands[0] + gaze[0], COST_DECIMALS)
         return Score(first, over, hands[1], gaze[1])
 
+    def _scored(self, gap: float) -> ScoredGap:
+        """A gap with its score, where there is no picture."""
+        over, away = self._hands.at(gap)
+        return ScoredGap(Score(over if self._model.first == "hands" else 0.0, over, away, 0.0), gap)
+
     def best(
         self, seat: float, least: float, most: float, cutoff: tuple[float, float]
     ) -> ScoredGap:
@@ -170,7 +167,11 @@ class Gaps:
                 for place in places
                 if least - ROUNDING <= place - seat <= most + ROUNDING
             ]
+            if self.convex:
+                return self._scored(self._hands.best_of(tries or [most]))
             return min(ScoredGap(self.score(seat, gap), gap) for gap in tries or [most])
+        if self.convex:
+            return self._scored(self._hands.best(least, most))
         more = [] if self._by_gap else _turning_tops(self._model, seat)
         points = [least, most, *(gap for gap in (*self.turns, *more) if least < gap < most)]
         best = min([ScoredGap(self.score(seat, gap), gap) for gap in points])
@@ -220,16 +221,7 @@ class Gaps:
 
 def turning_gaps(model: SearchModel) -> list[float]:
     """Gaps where a band of elbow, wrist or gaze begins or ends, or the target is met."""
-    angles = [model.elbow_target, model.elbow_band.low, model.elbow_band.high]
-    angles += [
-        90 + model.wrist_band.high - model.slopes.low,
-        90 + model.wrist_band.low - model.slopes.high,
-    ]
-    points = [
-        model.elbow - model.reach * sin(radians(angle - 90)) - model.keyboard
-        for angle in angles
-        if 0 <= angle <= 180
-    ]
+    points = hand_turns(model)
     if model.eye is not None and model.lift is not None:
         ends = model.lift.places() or (model.lift.low, model.lift.high)
         for edge in (model.top_band.low, model.top_band.high):

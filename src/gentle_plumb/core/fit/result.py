@@ -56,7 +56,6 @@ class Limit:
     kind: LimitKind
     at: float
     short: float
-    text: str
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from typing import Any
 
 from ..body import Body
@@ -16,7 +16,7 @@ from .case import Case
 from .joints import Joint
 from .result import NO_LIMIT, RANGE_ENDS, FitRow, Limit, LimitKind, Posture, Status
 from .terms import Term, total
-from .wording import cost_of, limit_text
+from .wording import cost_of
 
 TAPE_MM = 3.0
 """What was set and measured again, so near to its aim, is there, mm. Source: house-repeat."""
@@ -128,9 +128,8 @@ def set_row(
 
 
 def limit(key: str, piece: str, kind: LimitKind, position: float, short: float) -> Limit:
-    """A limit of a quantity with its sentence; ``short`` is target less ``position``, in its unit."""
-    bare = Limit(key=key, piece=piece, kind=kind, at=position, short=short, text="")
-    return replace(bare, text=limit_text(bare))
+    """A limit of a quantity; ``short`` is target less ``position``, in its unit."""
+    return Limit(key=key, piece=piece, kind=kind, at=position, short=short)
 
 
 def end_limit(

@@ -28,9 +28,10 @@ from __future__ import annotations
 from dataclasses import replace
 from heapq import heappop, heappush
 from itertools import pairwise
-from math import ceil, floor
+from math import ceil, floor, inf
 from typing import NamedTuple
 
+from ..changed import changed
 from ..reuse import reuse_hashed
 from ..tolerances import BOUND_SLACK, COST_DECIMALS, RANK_SLACK, ROUNDING
 from ..workstation import Span
@@ -38,7 +39,7 @@ from .candidates import by_legs, strata_of, turning_seats
 from .costs import best_top
 from .gaps import Gaps
 from .ranks import Candidate, Rank, best_of
-from .search_model import SEAT_LATTICE, SURFACE_LATTICE, SearchModel, Solution
+from .search_model import SEAT_LATTICE, SURFACE_LATTICE, SearchModel, Solution, without_picture
 
 
 class _Parts(NamedTuple):
@@ -51,16 +52,21 @@ class _Parts(NamedTuple):
     legs: float
 
 
-def _parts(model: SearchModel, gaps: Gaps, seat: float, surface: float) -> _Parts:
-    presses = max(0.0, (model.least_gap or 0.0) - surface + seat) if model.least_gap else 0.0
+def _parts(model: SearchModel, gaps: Gaps, seat: float, surfaces: Span) -> _Parts:
+    least, most = surfaces.low - seat, surfaces.high - seat
+    presses = 0.0
+    if model.least_gap is not None:
+        presses = max(0.0, model.least_gap - most)
+        least = min(most, max(least, model.least_gap))
     if model.highest_seat is not None:
         presses = max(presses, seat - model.highest_seat)
-    hands = gaps.hands(surface - seat)[0]
+    gap = most if least == most else gaps.best(seat, least, most, NO_CUTOFF).gap
+    hands = gaps.hands(gap)[0]
     first = hands if model.first == "hands" else 0.0
     if model.first == "feet" and model.legs is not None:
         first = max(0.0, abs(seat - model.legs) - model.flat_margin)
     hangs, legs = gaps.legs(seat)
-    return _Parts(presses + hangs, first, hands, gaps.gaze(seat, surface - seat)[0], legs)
+    return _Parts(presses + hangs, first, hands, gaps.gaze(seat, gap)[0], legs)
 
 
 class _Bound(NamedTuple):
@@ -71,6 +77,7 @@ class _Bound(NamedTuple):
     excess_deg: float
 
 
+NO_CUTOFF = (inf, inf)
 FEW_SEATS = 6
 """Seats of the lattice that are looked at one by one rather than split further."""
 
@@ -78,18 +85,18 @@ FEW_SEATS = 6
 def _split(
     model: SearchModel, gaps: Gaps, surfaces: Span, points: set[float], best: Candidate | None
 ) -> Candidate | None:
-    """The best lattice seat at a fixed surface, by halving what lies between turning points.
+    """The best lattice seat under a surface that is fixed or moves freely, by halving what lies between turning points.
 
     Between two of them every part of the cost is least at one end, so the sum of the lesser ends
-    is a bound; a stretch whose bound is over the best so far is left out whole.
+    is a bound; a stretch whose bound is over the best so far is left out whole. Where all parts
+    are the same at both ends, nothing between them is better than the better end.
     """
-    surface = surfaces.low
     ends = sorted(points)
-    known = {seat: _parts(model, gaps, seat, surface) for seat in ends}
+    known = {seat: _parts(model, gaps, seat, surfaces) for seat in ends}
     waiting: list[tuple[_Bound, float, float]] = []
 
     def put(low: float, high: float) -> None:
-        if floor(high - ROUNDING) >= ceil(low + ROUNDING):
+        if floor(high - ROUNDING) >= ceil(low + ROUNDING) and known[low] != known[high]:
             least = _Parts(*map(min, known[low], known[high]))
             over = least.hands + least.gaze + least.legs
             heappush(waiting, (_Bound(least.hard, least.priority_cost, over), low, high))
@@ -106,7 +113,7 @@ def _split(
             best = best_of(model, gaps, surfaces, seats, best)
             continue
         middle = float(inside[len(inside) // 2])
-        known[middle] = _parts(model, gaps, middle, surface)
+        known[middle] = _parts(model, gaps, middle, surfaces)
         best = best_of(model, gaps, surfaces, [middle], best)
         put(low, middle)
         put(middle, high)
@@ -143,12 +150,12 @@ def search(model: SearchModel) -> Solution:
         is taken and said.
 
     """
-    if model.together or model.eye is None or (model.lift is None and model.tops is None):
+    if model.together or model.eye is None:
         return _search(model)
-    solution = _search(replace(model, eye=None, lift=None, tops=None))
+    solution = _search(without_picture(model))
     gaze, _, top = best_top(model, solution.seat, solution.surface)
     gaze = round(gaze, COST_DECIMALS)
-    return replace(
+    return changed(
         solution, top=top, gaze=gaze, excess_deg=round(solution.excess_deg + gaze, COST_DECIMALS)
     )
 
@@ -174,7 +181,7 @@ def _search(model: SearchModel) -> Solution:
             best = best_of(model, gaps, span, by_legs(model, points), best)
         if best is None or not best.rank.free:
             for span, points in found:
-                if span.fixed:
+                if span.fixed or (span.step is None and gaps.convex):
                     best = _split(model, gaps, span, points, best)
                 else:
                     lattice = {

@@ -2,9 +2,10 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, field, replace
+from dataclasses import dataclass, field
 from typing import Any
 
+from ..changed import changed
 from ..policy import JOINT_BANDS, Band
 from ..reuse import Reuse
 from ..workstation import Span
@@ -109,6 +110,11 @@ class Solution:
         )
 
 
+def without_picture(model: SearchModel) -> SearchModel:
+    """The same model for seat and surface alone."""
+    return changed(model, eye=None, lift=None, tops=None)
+
+
 def hold(
     model: SearchModel,
     *,
@@ -124,4 +130,4 @@ def hold(
         held["surface"] = Span(low=surface, high=surface)
     if top is not None:
         held |= {"lift": None, "tops": Span(low=top, high=top)}
-    return replace(model, **held) if held else model
+    return changed(model, **held) if held else model

@@ -48,11 +48,13 @@ class PersonLimits:
     operated: tuple[OperatedPart, ...] = ()
     weak_side: Hand | None = None
 
+    @cached_property
+    def _by_id(self) -> dict[LimitId, LimitInForce]:
+        return {limit_in_force.id: limit_in_force for limit_in_force in self.in_force}
+
     def held(self, id: LimitId) -> LimitInForce | None:
         """Return a limit if it is in force."""
-        return next(
-            (limit_in_force for limit_in_force in self.in_force if limit_in_force.id == id), None
-        )
+        return self._by_id.get(id)
 
     def has(self, id: LimitId) -> bool:
         """Whether a limit is in force."""

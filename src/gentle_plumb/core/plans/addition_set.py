@@ -56,6 +56,11 @@ def layers_of(kit: AdditionSet, items: Iterable[Item]) -> dict[str, tuple[float,
     return all_values
 
 
+def key_of_set(kit: AdditionSet) -> tuple[object, ...]:
+    """Return what two sets have in common that change the pieces alike."""
+    return tuple((addition.id, addition.height, addition.items) for addition in kit)
+
+
 def with_additions(station: Workstation, kit: AdditionSet) -> Workstation:
     """The pieces with the additions in place."""
     for addition in kit:

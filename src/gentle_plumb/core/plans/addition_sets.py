@@ -22,7 +22,6 @@ from itertools import product
 from ..catalogue import Tier
 from ..errors import MissingInput
 from ..fit import Case, legs_terms, mouse_over, total
-from ..workstation import Workstation
 from .addition import Addition
 from .addition_set import AdditionSet, cost_of, items_used, with_additions
 from .additions import desk_additions, pointer_additions
@@ -64,7 +63,9 @@ class _TooMany(Exception):
     """More was asked of the search than one tier may ask for."""
 
 
-def height_kit(solver: HeightSearch, tier: Tier, *, alike: float = ALIKE_DEG) -> AdditionSet:
+def height_kit(
+    solver: HeightSearch, tier: Tier, *, alike: float = ALIKE_DEG, planner: Planner | None = None
+) -> AdditionSet:
     """The set to take for the heights of one tier.
 
     Where the sets are too many to be tried all, it is chosen among those tried, and the solver
@@ -76,19 +77,21 @@ def height_kit(solver: HeightSearch, tier: Tier, *, alike: float = ALIKE_DEG) ->
     tier : {"room", "little", "lasting"}
     alike : float
         Degrees by which sets of one cost may differ and are yet told apart by what has to be handled.
+    planner : Planner, optional
+        One made for the same case and numbers.
 
     """
     allowed = solver.work + MOST_WORK
 
-    def ask(station: Workstation, **free: bool) -> Heights:
+    def ask(kit: AdditionSet, **free: bool) -> Heights:
         if solver.work > allowed:
             raise _TooMany
-        return solver.heights(station, **free)
+        return solver.heights_with(kit, **free)
 
     case = solver.case
-    planner = Planner(case, solver.own)
+    planner = planner or Planner(case, solver.own)
     frontier = Frontier(Worth.of(case), alike, lambda kit: planner.over(kit)[1])
-    bare = solver.heights(case.workstation)
+    bare = solver.heights_with(())
     frontier.take((), bare.quality(bare))
     try:
         _try_sets(case, tier, ask, frontier, bare)
@@ -101,26 +104,24 @@ def height_kit(solver: HeightSearch, tier: Tier, *, alike: float = ALIKE_DEG) ->
 def _try_sets(
     case: Case, tier: Tier, ask: Callable[..., Heights], frontier: Frontier, bare: Heights
 ) -> None:
-    def bound(station: Workstation, **free: bool) -> Quality:
+    def bound(kit: AdditionSet, **free: bool) -> Quality:
         # it lacks no more than what follows: whether that is worse, it does not tell
-        return ask(station, **free).quality()
+        return ask(kit, **free).quality()
 
     for base in bases_of(case, tier):
         cost = cost_of(base)
         if frontier.beaten(cost, PERFECT):
             break  # nothing that follows is cheaper, and nothing is better than no degree at all
-        station = with_additions(case.workstation, base)
-        if frontier.outdone(cost, bound(station, any_feet=True, any_top=True)):
+        if frontier.outdone(cost, bound(base, any_feet=True, any_top=True)):
             continue
-        based = replace(case, workstation=station)
+        based = replace(case, workstation=with_additions(case.workstation, base))
         for feet in by_cost(feet_additions(based, tier, items_used(base))):
-            footed, held = with_additions(station, feet), (*base, *feet)
-            if frontier.outdone(cost_of(held), bound(footed, any_top=True)):
+            held = (*base, *feet)
+            if frontier.outdone(cost_of(held), bound(held, any_top=True)):
                 continue
             for screen in by_cost(screen_additions(based, tier, items_used(held))):
                 kit = (*held, *screen)
-                heights = ask(with_additions(footed, screen))
-                frontier.take(kit, heights.quality(bare))
+                frontier.take(kit, ask(kit).quality(bare))
 
 
 def measured(
@@ -133,7 +134,7 @@ def measured(
     if addition.slot != "feet" or addition.price != "found":
         return addition
     case = solver.case
-    seat = solver.heights(with_additions(case.workstation, kit)).seated.seat
+    seat = solver.heights_with(kit).seated.seat
     height = seat - total(legs_terms(case.body, case))
     return topped(case, height, items_used(kit)) if here else replace(addition, height=height)
 
@@ -164,7 +165,12 @@ LEAST_SWAP_DEG = 5.0
 
 
 def best_additions(
-    case: Case, tier: Tier, solver: HeightSearch | None = None, *, own: OwnNumbers | None = None
+    case: Case,
+    tier: Tier,
+    solver: HeightSearch | None = None,
+    *,
+    own: OwnNumbers | None = None,
+    planner: Planner | None = None,
 ) -> AdditionSet:
     """The best set of additions of a tier; none where the heights can't be told.
 
@@ -175,17 +181,19 @@ def best_additions(
         ``own`` is what was ticked.
     solver : HeightSearch, optional
         One made for this case and these numbers.
-    own : Own, optional
+    own : OwnNumbers, optional
         Numbers of the practitioner's own, held in every set.
+    planner : Planner, optional
+        One made for this case and these numbers.
 
     """
     if tier == "own":
         return _own(case, own or OwnNumbers())
     plain = without_makeshifts(case)
     if plain is not case:
-        case, solver = plain, None
+        case, solver, planner = plain, None, None
     try:
-        heights = height_kit(solver or HeightSearch(case, own), tier)
+        heights = height_kit(solver or HeightSearch(case, own), tier, planner=planner)
     except MissingInput:
         heights = ()
     return (*heights, *pointer_kit(case, tier), *extras_of(case, tier))

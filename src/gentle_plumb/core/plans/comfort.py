@@ -5,9 +5,10 @@ It is weighed in degrees, so that a chair that carries the back is worth its pri
 
 from __future__ import annotations
 
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 
 from ..catalogue import QUANTITIES
+from ..changed import changed
 from ..fit import Case, seat_depth_row
 from ..words import say
 from ..workstation import LOUNGES, ChairKind, Workstation
@@ -71,9 +72,8 @@ def _depth_off(case: Case, station: Workstation) -> float:
     """How far the pan ends beyond (positive) or short of its band at best, mm; 0 where unknown."""
     if station.chair.backless or station.chair.depth is None:
         return 0.0
-    plain = replace(case, workstation=station, uncertain=False)
-    bare = replace(plain, found_seated=replace(plain.found_seated, seat_depth=None))
-    row = seat_depth_row(bare)
+    bare = changed(case.found_seated, seat_depth=None)
+    row = seat_depth_row(changed(case, workstation=station, uncertain=False, found_seated=bare))
     if row.setting is None or row.low is None or row.high is None:
         return 0.0
     return max(0.0, row.setting - row.high) - max(0.0, row.low - row.setting)

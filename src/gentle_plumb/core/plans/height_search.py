@@ -2,15 +2,17 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from math import asin, degrees
 from typing import Any
 
 from ..catalogue import Tier
+from ..changed import changed
 from ..errors import MissingInput
 from ..fit import Case, Lengths, Solution, elbow_terms, hold, search, stands_too, total
 from ..tolerances import SAME_MM
 from ..workstation import Chair, ScreenKind, Settings, Workstation
+from .addition_set import AdditionSet, key_of_set, with_additions
 from .budget import work_of
 from .comfort import comfort_deg
 from .frontier import Quality
@@ -67,6 +69,7 @@ class HeightSearch:
         self.work = 0
         self.cut_short: set[Tier] = set()
         self._asked: dict[Chair, float] = {}
+        self._known: dict[tuple[object, ...], Heights] = {}
         if not case.sits:  # standing is all there is
             self._seated = Lengths.of(case.standing(), "standing")
             return
@@ -77,6 +80,20 @@ class HeightSearch:
                 self._standing = standing
         except MissingInput:
             pass
+
+    def heights_with(
+        self, kit: AdditionSet, *, any_feet: bool = False, any_top: bool = False
+    ) -> Heights:
+        """Both postures with a set of additions, as :meth:`heights`; every set is worked out once.
+
+        What one tier asks the next asks again.
+        """
+        key = (key_of_set(kit), any_feet, any_top)
+        known = self._known.get(key)
+        if known is None:
+            station = with_additions(self.case.workstation, kit)
+            known = self._known[key] = self.heights(station, any_feet=any_feet, any_top=any_top)
+        return known
 
     def heights(
         self, station: Workstation, *, any_feet: bool = False, any_top: bool = False
@@ -91,7 +108,7 @@ class HeightSearch:
         if any_top and station.screen.kind != ScreenKind.LAPTOP:
             free |= {"lift": None, "tops": None}
         if free:
-            models = [replace(model, **free) for model in models]
+            models = [changed(model, **free) for model in models]
         own = (self.own.seated, self.own.standing) if self.case.sits else (self.own.standing,)
         models = [
             hold(

@@ -2,13 +2,12 @@
 
 from __future__ import annotations
 
-from dataclasses import replace
-
 from ..assessment import hard_limits
 from ..catalogue import TIERS, Tier
+from ..changed import changed
 from ..fit import AimedSettings, Case, aimed_settings, untold_joints
 from .addition import PRICE_LABELS, Addition
-from .addition_set import AdditionSet, with_additions
+from .addition_set import AdditionSet, key_of_set, with_additions
 from .assumptions import assumptions_of
 from .height_search import OwnNumbers
 from .own_plan import key_of
@@ -21,13 +20,13 @@ class Planner:
 
     def __init__(self, case: Case, own: OwnNumbers) -> None:
         self.case, self.own = case, own
-        self._made: dict[tuple[str, ...], tuple[Case, AimedSettings]] = {}
+        self._made: dict[tuple[object, ...], tuple[Case, AimedSettings]] = {}
 
     def settled(self, kit: AdditionSet) -> tuple[Case, AimedSettings]:
         """The case with these additions, and how it is set then."""
-        key = tuple(f"{addition.id}:{addition.height}:{addition.items}" for addition in kit)
+        key = key_of_set(kit)
         if key not in self._made:
-            case = replace(self.case, workstation=with_additions(self.case.workstation, kit))
+            case = changed(self.case, workstation=with_additions(self.case.workstation, kit))
             settings = aimed_settings(
                 case, overrule_seated=self.own.seated, overrule_standing=self.own.standing
             )

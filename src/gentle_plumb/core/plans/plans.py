@@ -59,7 +59,11 @@ class Choice:
 
 
 def choose(
-    case: Case, tier: Tier, own: OwnNumbers | None = None, solver: HeightSearch | None = None
+    case: Case,
+    tier: Tier,
+    own: OwnNumbers | None = None,
+    solver: HeightSearch | None = None,
+    planner: Planner | None = None,
 ) -> Choice:
     """Choose what a tier adds, before anything stands.
 
@@ -72,11 +76,13 @@ def choose(
         The practitioner's own numbers.
     solver : HeightSearch, optional
         One made for this case and these numbers.
+    planner : Planner, optional
+        The same, where what it has worked out is wanted later.
 
     """
     own = own or OwnNumbers()
     solver = solver or _solver(case, own)
-    kit = best_additions(case, tier, solver, own=own)
+    kit = best_additions(case, tier, solver, own=own, planner=planner)
     return Choice(additions=kit, own=own, whole=solver is None or tier not in solver.cut_short)
 
 
@@ -115,7 +121,7 @@ def make_plans(case: Case, *, own: OwnNumbers | None = None, fixes: bool = True)
     own = own or OwnNumbers()
     planner, solver = Planner(case, own), _solver(case, own)
     tiers: tuple[Tier, ...] = (*TIERS_OFFERED, "own") if own.taken else TIERS_OFFERED
-    chosen = [(tier, choose(case, tier, own, solver)) for tier in tiers]
+    chosen = [(tier, choose(case, tier, own, solver, planner)) for tier in tiers]
     plans = tuple(
         planner.plan(tier, choice.additions, whole=choice.whole) for tier, choice in chosen
     )

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable
 from dataclasses import replace
 
+from ..changed import changed
 from ..workstation import ScreenHolder, Span, Workstation
 
 SCREEN_RISER = Span(low=50, high=150, step=25)
@@ -23,7 +24,7 @@ def lift_picture(by: Span) -> Callable[[Workstation], Workstation]:
         lift = station.screen.top_above_surface
         if lift is None:
             return station
-        return replace(station, screen=replace(station.screen, top_above_surface=lift.raised(by)))
+        return changed(station, screen=changed(station.screen, top_above_surface=lift.raised(by)))
 
     return apply
 
@@ -34,9 +35,9 @@ def lift_for_standing(
     """Return what lifts the picture while standing, from what lifts it always."""
 
     def apply(station: Workstation) -> Workstation:
-        bare = replace(station.screen, top_above_surface=Span(low=0, high=0))
-        riser = lift(replace(station, screen=bare)).screen.top_above_surface
-        return replace(station, screen=replace(station.screen, riser_standing=riser))
+        bare = changed(station.screen, top_above_surface=Span(low=0, high=0))
+        riser = lift(changed(station, screen=bare)).screen.top_above_surface
+        return changed(station, screen=changed(station.screen, riser_standing=riser))
 
     return apply
 
@@ -47,7 +48,7 @@ def mount_on_arm(station: Workstation) -> Workstation:
     span = ARM_OVER_DESK.shifted(screen.picture_height or 0.0)
     return replace(
         station,
-        screen=replace(screen, top_above_surface=span, held=ScreenHolder.ARM, depth_behind=0.0),
+        screen=changed(screen, top_above_surface=span, held=ScreenHolder.ARM, depth_behind=0.0),
     )
 
 
@@ -57,14 +58,14 @@ def lengthen_pole(station: Workstation) -> Workstation:
     lift = screen.top_above_surface
     assert lift is not None
     longer = replace(lift, high=lift.high + LONGER_POLE_MM)
-    return replace(station, screen=replace(screen, top_above_surface=longer))
+    return changed(station, screen=changed(screen, top_above_surface=longer))
 
 
 def move_bracket(station: Workstation) -> Workstation:
     """Hang a screen on its wall at another height."""
     screen = station.screen
     span = WALL_BRACKET.shifted(screen.picture_height or 0.0)
-    return replace(station, screen=replace(screen, on_wall_at=span))
+    return changed(station, screen=changed(screen, on_wall_at=span))
 
 
 def take_off_wall(station: Workstation) -> Workstation:
@@ -73,5 +74,5 @@ def take_off_wall(station: Workstation) -> Workstation:
     span = DESK_STAND.shifted(screen.picture_height or 0.0)
     return replace(
         station,
-        screen=replace(screen, held=ScreenHolder.STAND, on_wall_at=None, top_above_surface=span),
+        screen=changed(screen, held=ScreenHolder.STAND, on_wall_at=None, top_above_surface=span),
     )

@@ -2,7 +2,9 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, fields, replace
+from dataclasses import dataclass, fields
+
+from ..changed import changed
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -49,7 +51,7 @@ class Settings:
             for field in fields(self)
             if (value := getattr(other, field.name)) is not None
         }
-        return replace(self, **known)
+        return changed(self, **known)
 
     def of_screen(self, id: str) -> tuple[float | None, float | None, float | None]:
         """Top, distance and bearing of a second or third screen; None where unknown."""
