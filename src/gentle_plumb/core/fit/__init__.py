@@ -42,7 +42,7 @@ from .result import (
 from .rows import TAPE_MM
 from .screen_rows import eye_height_terms
 from .screen_rules import gaze_by_rule, top_band
-from .search import search
+from .search import search, with_picture
 from .search_model import (
     SEAT_LATTICE,
     SURFACE_LATTICE,
@@ -50,6 +50,7 @@ from .search_model import (
     SearchModel,
     Solution,
     hold,
+    without_picture,
 )
 from .seat_rows import highest_seat
 from .terms import Term, terms_parts, terms_text, total

@@ -152,7 +152,13 @@ def search(model: SearchModel) -> Solution:
     """
     if model.together or model.eye is None:
         return _search(model)
-    solution = _search(without_picture(model))
+    return with_picture(model, _search(without_picture(model)))
+
+
+def with_picture(model: SearchModel, solution: Solution) -> Solution:
+    """Return the optimum of seat and surface with the picture as near to its band as its stand lets it."""
+    if model.eye is None:
+        return solution
     gaze, _, top = best_top(model, solution.seat, solution.surface)
     gaze = round(gaze, COST_DECIMALS)
     return changed(

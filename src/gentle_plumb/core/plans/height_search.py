@@ -4,18 +4,16 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from math import asin, degrees
-from typing import Any
 
 from ..catalogue import Tier
-from ..changed import changed
 from ..errors import MissingInput
-from ..fit import Case, Lengths, Solution, elbow_terms, hold, search, stands_too, total
+from ..fit import Case, Lengths, Solution, elbow_terms, search, stands_too, total
 from ..tolerances import SAME_MM
-from ..workstation import Chair, ScreenKind, Settings, Workstation
-from .addition_set import AdditionSet, key_of_set, with_additions
-from .budget import work_of
+from ..workstation import Chair, Settings, Workstation
+from .addition_set import AdditionSet, key_of_set
 from .comfort import comfort_deg
 from .frontier import Quality
+from .posture_search import PostureSearch
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -60,26 +58,32 @@ class HeightSearch:
     ) -> None:
         """Raises MissingInput where elbow, reach, shoes or keyboard are not known.
 
-        ``together`` weighs the picture with the hands, as a general solver does. ``work`` is what was
-        asked of it, as :func:`.budget.work_of` counts it; ``cut_short`` the tiers whose sets were too
-        many to be tried all.
+        ``together`` weighs the picture with the hands, as a general solver does; ``cut_short`` are the tiers whose
+        sets were too many to be tried all.
         """
-        self.case, self.own, self._together = case, own or OwnNumbers(), together
-        self._standing: Lengths | None = None
-        self.work = 0
+        self.case, self.own = case, own or OwnNumbers()
         self.cut_short: set[Tier] = set()
         self._asked: dict[Chair, float] = {}
         self._known: dict[tuple[object, ...], Heights] = {}
+        self._stations: dict[tuple[object, ...], Workstation] = {(): case.workstation}
+        self._standing: PostureSearch | None = None
         if not case.sits:  # standing is all there is
-            self._seated = Lengths.of(case.standing(), "standing")
+            only = Lengths.of(case.standing(), "standing")
+            self._seated = PostureSearch(only, self.own.standing, together=together)
             return
-        self._seated = Lengths.of(case, "seated")
+        seated = Lengths.of(case, "seated")
+        self._seated = PostureSearch(seated, self.own.seated, together=together)
         try:
             standing = Lengths.of(case.standing(), "standing")
             if stands_too(case, search(standing.model(case.workstation))):
-                self._standing = standing
+                self._standing = PostureSearch(standing, self.own.standing, together=together)
         except MissingInput:
             pass
+
+    @property
+    def work(self) -> int:
+        """What was asked of both postures, as :func:`.budget.work_of` counts it."""
+        return self._seated.work + (self._standing.work if self._standing is not None else 0)
 
     def heights_with(
         self, kit: AdditionSet, *, any_feet: bool = False, any_top: bool = False
@@ -91,39 +95,28 @@ class HeightSearch:
         key = (key_of_set(kit), any_feet, any_top)
         known = self._known.get(key)
         if known is None:
-            station = with_additions(self.case.workstation, kit)
+            station = self._station(kit, key[0])
             known = self._known[key] = self.heights(station, any_feet=any_feet, any_top=any_top)
         return known
+
+    def _station(self, kit: AdditionSet, key: tuple[object, ...]) -> Workstation:
+        """The pieces with a set; those that its last addition leaves alone are the same objects as without it."""
+        station = self._stations.get(key)
+        if station is None:
+            before = self._station(kit[:-1], key[:-1])
+            station = self._stations[key] = kit[-1].apply(before)
+        return station
 
     def heights(
         self, station: Workstation, *, any_feet: bool = False, any_top: bool = False
     ) -> Heights:
         """Both postures; with any support or any height of the picture, a bound for what follows."""
-        models = [
-            lengths.model(station, together=self._together)
-            for lengths in (self._seated, self._standing)
-            if lengths
-        ]
-        free: dict[str, Any] = {"feet": None} if any_feet else {}
-        if any_top and station.screen.kind != ScreenKind.LAPTOP:
-            free |= {"lift": None, "tops": None}
-        if free:
-            models = [changed(model, **free) for model in models]
-        own = (self.own.seated, self.own.standing) if self.case.sits else (self.own.standing,)
-        models = [
-            hold(
-                model,
-                seat=mine.seat if model.legs is not None else None,
-                surface=mine.surface,
-                top=mine.screen_top,
-            )
-            for model, mine in zip(models, own, strict=False)
-        ]
-        self.work += sum(work_of(model) for model in models)
-        solutions = [search(model) for model in models]
+        standing = self._standing
         return Heights(
-            seated=solutions[0],
-            standing=solutions[1] if len(solutions) > 1 else None,
+            seated=self._seated.solve(station, any_feet=any_feet, any_top=any_top),
+            standing=standing.solve(station, any_feet=any_feet, any_top=any_top)
+            if standing is not None
+            else None,
             pieces=shoulder_over(self.case, station) + self._comfort(station)
             if self.case.sits
             else 0.0,

@@ -125,4 +125,4 @@ def make_plans(case: Case, *, own: OwnNumbers | None = None, fixes: bool = True)
     plans = tuple(
         planner.plan(tier, choice.additions, whole=choice.whole) for tier, choice in chosen
     )
-    return PlanSet(plans=plans, fixes=single_purchases(planner, plans[0]) if fixes else ())
+    return PlanSet(plans=plans, fixes=single_purchases(planner, plans[0], solver) if fixes else ())

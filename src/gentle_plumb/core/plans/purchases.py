@@ -3,11 +3,13 @@
 from __future__ import annotations
 
 from ..assessment import hard_limits
-from ..fit import Case
+from ..fit import UNREACHABLE_DEG, Case
 from .addition import PRICE_LABELS, PRICES, Addition
+from .addition_set import AdditionSet
 from .additions import desk_additions, pointer_additions
 from .back_additions import back_additions
 from .feet_additions import feet_additions
+from .height_search import HeightSearch
 from .keys_additions import keys_additions
 from .plan import Plan, SinglePurchase
 from .planner import Planner, less
@@ -33,11 +35,22 @@ def _purchases(case: Case) -> list[Addition]:
     return sorted(additions.values(), key=lambda addition: PRICES[addition.price])
 
 
-def single_purchases(planner: Planner, room: Plan) -> tuple[SinglePurchase, ...]:
+def single_purchases(
+    planner: Planner, room: Plan, solver: HeightSearch | None = None
+) -> tuple[SinglePurchase, ...]:
     """Single purchases in the place of what the room's plan adds there, by what they remove.
 
     Those that mend what does not fit at all come first; none that makes any of it worse is named, none that removes
     less than is worth an addition, and none that something cheaper does as well as.
+
+    Parameters
+    ----------
+    planner : Planner
+    room : Plan
+        What is done without money.
+    solver : HeightSearch, optional
+        For the same case and numbers: what its heights leave over already is not worked out any further.
+
     """
     worth = planner.case.least_gain_deg
     if room.excess_deg <= worth and not room.hard_limits.any:
@@ -45,6 +58,8 @@ def single_purchases(planner: Planner, room: Plan) -> tuple[SinglePurchase, ...]
     purchases, seen = [], set()
     for purchas in _purchases(planner.case):
         kit = (*(other for other in room.additions if other.slot != purchas.slot), purchas)
+        if solver is not None and not room.hard_limits.any and _in_vain(solver, kit, room, worth):
+            continue
         over, minutes = planner.over(kit)
         limits = hard_limits(*planner.settled(kit))
         same = purchas.slot, purchas.price, round(over, 1), limits
@@ -81,6 +96,12 @@ def single_purchases(planner: Planner, room: Plan) -> tuple[SinglePurchase, ...]
             ),
         )
     )
+
+
+def _in_vain(solver: HeightSearch, kit: AdditionSet, room: Plan, worth: float) -> bool:
+    """Whether the heights alone leave so much over that a purchase cannot remove what is worth an addition."""
+    left = solver.heights_with(kit).quality().excess_deg
+    return left < UNREACHABLE_DEG and room.excess_deg - left <= worth - ALIKE_REMOVED_DEG
 
 
 def _outdone(purchase: SinglePurchase, purchases: list[SinglePurchase]) -> bool:

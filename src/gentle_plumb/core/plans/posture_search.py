@@ -1,0 +1,56 @@
+"""One posture solved for set after set of pieces, each piece's part once."""
+
+from __future__ import annotations
+
+from ..changed import changed
+from ..fit import Lengths, SearchModel, Solution, hold, search, with_picture, without_picture
+from ..workstation import ScreenKind, Settings, Workstation
+from .budget import work_of
+
+
+class PostureSearch:
+    """Solves one posture of a case, the practitioner's own numbers held.
+
+    Seat and surface depend on chair, desk, keys and what the feet stand on, the picture on the rest: sets that have
+    the same pieces share what follows from them. Pieces are the same where they are one object, and are kept, so
+    that no other takes their place.
+    """
+
+    def __init__(self, lengths: Lengths, own: Settings, *, together: bool) -> None:
+        self._lengths, self._own, self._together = lengths, own, together
+        self._solved: dict[tuple[int | bool, ...], tuple[object, Solution]] = {}
+        self.work = 0
+
+    def solve(self, station: Workstation, *, any_feet: bool, any_top: bool) -> Solution:
+        """Return the optimum; with any support or any height of the picture, a bound for what follows."""
+        laptop = station.screen.kind == ScreenKind.LAPTOP
+        if self._together or laptop:
+            return self._as_one(station, any_feet=any_feet, any_top=any_top and not laptop)
+        seated = self._lengths.posture == "seated"
+        pieces = (station.desk, station.keyboard)
+        of_seat = (station.chair, station.feet) if seated else ()
+        key = (*map(id, (*pieces, *of_seat)), any_feet and seated)
+        known, model = self._solved.get(key), None
+        if known is None:
+            model = self._model(station, any_feet=any_feet)
+            self.work += work_of(model)
+            known = self._solved[key] = (*pieces, *of_seat), search(without_picture(model))
+        if any_top:
+            return known[1]
+        return with_picture(model or self._model(station, any_feet=any_feet), known[1])
+
+    def _as_one(self, station: Workstation, *, any_feet: bool, any_top: bool) -> Solution:
+        """The optimum with the picture weighed with the hands."""
+        model = self._model(station, any_feet=any_feet)
+        if any_top and self._own.screen_top is None:
+            model = changed(model, lift=None, tops=None)
+        self.work += work_of(model)
+        return search(model)
+
+    def _model(self, station: Workstation, *, any_feet: bool) -> SearchModel:
+        model = self._lengths.model(station, together=self._together)
+        if any_feet:
+            model = changed(model, feet=None)
+        own = self._own
+        seat = own.seat if model.legs is not None else None
+        return hold(model, seat=seat, surface=own.surface, top=own.screen_top)
