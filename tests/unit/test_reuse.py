@@ -2,14 +2,18 @@
 
 import gc
 import weakref
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from datetime import date
 
+import pytest
+
 from generated_visits import visit_values
+from gentle_plumb.core.changed import changed
 from gentle_plumb.core.reuse import Reuse, reuse_last
 from gentle_plumb.core.what_if import VisitInput, WhatIfRequest, WhatIfSession
-from gentle_plumb.core.workstation import Settings
+from gentle_plumb.core.workstation import Settings, Span
 from seeds import SEED
+from strategies import usual_case
 
 
 @dataclass(frozen=True)
@@ -41,6 +45,19 @@ def test_equal_things_become_the_same_thing() -> None:
     first, again, other = (Settings(seat=seat) for seat in (460.0, 460.0, 470.0))
     assert reuse.equal(first) is reuse.equal(again)
     assert reuse.equal(other) is other
+
+
+def test_a_changed_copy_is_what_replace_makes_and_keeps_no_answer_of_the_other() -> None:
+    case = usual_case()
+    assert case.standing() is case.standing()  # kept in the object
+    copy = changed(case, mat=12.0, uncertain=False)
+    assert copy == replace(case, mat=12.0, uncertain=False)
+    assert "_standing" in vars(case)
+    assert "_standing" not in vars(copy)
+    with pytest.raises(TypeError, match="no matt"):
+        changed(case, matt=12.0)
+    with pytest.raises(TypeError, match="Span"):  # it checks itself when it is made
+        changed(Span(low=1, high=2), high=0)
 
 
 def test_no_body_outlives_its_visit() -> None:

@@ -9,6 +9,7 @@ from hypothesis import strategies as st
 
 from gentle_plumb.core.errors import MissingInput
 from gentle_plumb.core.fit.costs import elbow_over, gaze_over, legs_at
+from gentle_plumb.core.fit.hand_costs import HandCosts
 from gentle_plumb.core.fit.model import search_model
 from gentle_plumb.core.fit.search import search
 from gentle_plumb.core.fit.search_model import SearchModel
@@ -64,6 +65,19 @@ def test_no_pair_of_the_lattice_costs_less(model):
     )
     if best is not None and not found.thighs_pressed:
         assert found.excess_deg <= best + 1e-5
+
+
+@settings(max_examples=200, deadline=None)
+@given(models(), st.floats(-150, 450), st.floats(0, 300), spans(-20, 20), st.sampled_from((90, 95)))
+def test_no_gap_of_a_window_costs_the_hands_less(model, least, width, slopes, target):
+    slopes = slopes if slopes.step is None else Span(low=slopes.low, high=slopes.low)
+    model = replace(model, slopes=slopes, elbow_target=target)
+    costs = HandCosts(model)
+    gaps = [least, *map(float, range(ceil(least), floor(least + width) + 1)), least + width]
+    best = costs.at(costs.best(least, least + width))
+    assert best <= min(costs.at(gap) for gap in gaps)
+    places = gaps[:: max(1, len(gaps) // 7)]
+    assert costs.at(costs.best_of(places)) == min(costs.at(gap) for gap in places)
 
 
 @settings(max_examples=12, deadline=None)
