@@ -19,12 +19,13 @@ from .given import Given, fit_as_set
 from .hand_rows import keys_terms
 from .joints import Joint, joints_of
 from .laptop import laptop_turns
-from .model import Lengths, armrest_need, target_distance
+from .model import Lengths, target_distance
 from .moves import settings_of
 from .notes import notes_in, standing_reason
 from .order import NEEDED_ROWS, by_eye, working_order
 from .pair import stands_too
 from .person import pieces_within_limits, within_limits
+from .piece_ranges import armrest_need
 from .pointer_rows import mouse_over
 from .remeasurement import RemeasureSuggestion, dimensions_needed, suggest_remeasurement
 from .result import (

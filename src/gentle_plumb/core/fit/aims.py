@@ -14,7 +14,8 @@ from .chair_rows import backrest_row
 from .frame import elbow_terms, legs_terms, standing_elbow_terms
 from .hand_rows import keys_terms
 from .joints import Joint, joints_of
-from .model import fixed_surface, target_distance
+from .model import target_distance
+from .piece_ranges import fixed_surface
 from .pointer_rows import mouse_row
 from .result import OUT_OF_THE_WAY, Posture
 from .screen_rows import distance_row, eye_height_terms

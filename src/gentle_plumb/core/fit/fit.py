@@ -14,10 +14,11 @@ from .chair_rows import backrest_row, lumbar_row, seat_depth_row, seat_slope_row
 from .checks import with_check
 from .hand_rows import hand_rows, keys_edge_row, keys_midline_row, slope_row
 from .joints import Joint, joints_of
-from .model import fixed_surface, target_distance
+from .model import target_distance
 from .moves import moves_between
 from .notes import armrest_clash, belly_short, notes_of, why_not_at_this_desk
 from .pair import STANDING_OVER_DEG, ends_at_the_chair, solve_pair, stands_too
+from .piece_ranges import fixed_surface
 from .pointer_rows import mouse_forward_row, mouse_row
 from .result import RANGE_ENDS, FitResult, FitRow, Posture, PostureFit
 from .rows import chosen

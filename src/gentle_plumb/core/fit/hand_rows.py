@@ -14,7 +14,7 @@ from ..workstation import HOME_ROW_TO_FRONT_MM, ScreenKind, Span
 from .case import Case
 from .frame import elbow_terms, legs_terms, reach, standing_elbow_terms
 from .joints import Joint
-from .model import armrest_need
+from .piece_ranges import armrest_need
 from .result import FitRow, Limit, LimitKind, Posture
 from .rows import about, binding, empty_row, end_limit, kept, limit, ranged_row, set_row, target_row
 from .terms import Term, total

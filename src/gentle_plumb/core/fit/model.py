@@ -2,11 +2,12 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, replace
+from dataclasses import dataclass, field, replace
+from typing import Any
 
 from ..errors import MissingInput
 from ..policy import JOINT_BANDS, Band
-from ..workstation import ArmrestKind, ScreenKind, Span, Workstation
+from ..workstation import ScreenKind, Workstation
 from .case import Case
 from .distance import Depth, along_the_floor, distance_terms, laptop_distance, reachable_distance
 from .frame import (
@@ -19,16 +20,11 @@ from .frame import (
     standing_eye_terms,
 )
 from .person import hip_band, not_low
+from .piece_ranges import armrest_need, own_seat_span, reach_of
 from .result import Posture
-from .screen_rules import top_band
+from .screen_rules import TopBand, top_band
 from .search_model import LEVEL, USUAL_DISTANCE_MM, SearchModel
 from .terms import total
-
-
-def fixed_surface(case: Case) -> float | None:
-    """Height of a surface that can't move, mm; None where it can or is unknown."""
-    surface = case.workstation.desk.surface
-    return surface.low if surface is not None and surface.fixed else None
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -47,6 +43,7 @@ class Lengths:
     hip_level: float
     level: float | None
     floor: Depth | None
+    bands: dict[float, TopBand | None] = field(default_factory=dict, compare=False, repr=False)
 
     @classmethod
     def of(cls, case: Case, posture: Posture) -> Lengths:
@@ -92,6 +89,29 @@ class Lengths:
             return self.legs
         return total(legs_terms(self.case.body, replace(self.case, workstation=station)))
 
+    def _band(self, distance: float) -> TopBand | None:
+        """The band of the picture's top at a distance; None where the rule misses something."""
+        if distance not in self.bands:
+            try:
+                self.bands[distance] = top_band(self.case, distance)
+            except MissingInput:
+                self.bands[distance] = None
+        return self.bands[distance]
+
+    def picture(self, station: Workstation) -> dict[str, Any]:
+        """What of :meth:`model` is about the picture: the rest does not depend on the screen."""
+        distance = self.distance_at(station)
+        band = self._band(distance)
+        lift, tops = reach_of(station, self.posture)
+        return {
+            "eye": self.eye if self.distance is not None and band is not None else None,
+            "distance": distance,
+            "lift": lift,
+            "tops": tops,
+            "top_band": Band(low=band.low, high=band.high) if band else Band(low=-50, high=0),
+            "top_target": band.aim if band else 0.0,
+        }
+
     def model(
         self, station: Workstation, *, free: bool = False, together: bool = False
     ) -> SearchModel:
@@ -116,23 +136,19 @@ class Lengths:
         seated = self.posture == "seated"
         if station.keyboard.thickness is None:
             raise MissingInput("keyboard_thickness", "The keyboard's thickness is not recorded.")
-        eye, distance = self.eye, self.distance_at(station)
-        band = None
-        try:
-            band = top_band(case, distance)
-        except MissingInput:
-            eye = None
+        picture = self.picture(station)
         surface, seat = desk.surface, station.chair.seat if seated else LEVEL
         if seated and case.seat_stays:
             seat = own_seat_span(case)
         elif seated and seat is not None and self.level is not None:
             seat = not_low(case, seat, self.level)
-        lift, tops = reach_of(station, self.posture)
         fixed = surface is not None and surface.fixed
         if free:
             surface = surface if fixed else None
             seat = seat if not seated or case.seat_stays else None
-            lift, tops = (lift if station.screen.kind == ScreenKind.LAPTOP else None), None
+            if station.screen.kind != ScreenKind.LAPTOP:
+                picture["lift"] = None
+            picture["tops"] = None
         need, under = None, desk.underside
         if seated and not free:
             rests = armrest_need(station)
@@ -155,12 +171,6 @@ class Lengths:
             knee_band=JOINT_BANDS["knee"],
             slopes=desk.tilt or LEVEL,
             flat_margin=policy.flat_feet_margin,
-            eye=eye if self.distance is not None else None,
-            distance=distance,
-            lift=lift,
-            tops=tops,
-            top_band=Band(low=band.low, high=band.high) if band else Band(low=-50, high=0),
-            top_target=band.aim if band else 0.0,
             least_gap=need + desk.thickness
             if need is not None and desk.thickness is not None and under is None
             else None,
@@ -170,32 +180,8 @@ class Lengths:
             hands_first=fixed and policy.first != "feet",
             together=together or station.screen.kind == ScreenKind.LAPTOP,
             reuse=case.reuse,
+            **picture,
         )
-
-
-def own_seat_span(case: Case) -> Span:
-    """Where a wheelchair's seat is and stays; raises MissingInput where nobody measured it."""
-    position, span = case.found_seated.seat, case.workstation.chair.seat
-    if position is None and span is not None and span.fixed:
-        position = span.low
-    if position is None:
-        raise MissingInput(
-            "seat",
-            "The wheelchair's seat is not measured: it is never moved, and "
-            "everything else comes to it.",
-        )
-    return Span(low=position, high=position)
-
-
-def armrest_need(station: Workstation) -> float | None:
-    """Least room over the seat that armrests need which can't be moved, mm.
-
-    None where there are none, where they move or come off, or where nobody recorded their height.
-    """
-    chair = station.chair
-    if chair.armrests_idle or chair.armrest is None:
-        return None
-    return chair.armrest.low if chair.armrests == ArmrestKind.FIXED or chair.armrest.fixed else None
 
 
 def _floor(case: Case, distance: float | None, *, seated: bool) -> Depth | None:
@@ -208,27 +194,6 @@ def _floor(case: Case, distance: float | None, *, seated: bool) -> Depth | None:
         )
     except MissingInput:
         return None
-
-
-def reach_of(station: Workstation, posture: Posture = "seated") -> tuple[Span | None, Span | None]:
-    """Where the top of the picture can be: over the keys' surface, and over the floor, mm."""
-    desk, lift = station.desk, station.screen.reach(station.keyboard)
-    if station.screen.on_wall:
-        return None, station.screen.on_wall_at
-    if posture == "standing" and station.screen.riser_standing is not None and lift is not None:
-        lift = lift.raised(station.screen.riser_standing)
-    if lift is None or station.screen.kind == ScreenKind.LAPTOP:
-        return lift, None
-    if desk.screen_base is None:
-        return lift, None
-    tops = Span(
-        low=desk.screen_base.low + lift.low,
-        high=desk.screen_base.high + lift.high,
-        step=lift.step if desk.screen_base.fixed else None,
-    )
-    if desk.below is None or desk.screen_base.fixed:
-        return None, tops
-    return Span(low=lift.low + desk.below.low, high=lift.high + desk.below.high), tops
 
 
 def search_model(case: Case, posture: Posture, *, free: bool = False) -> SearchModel:

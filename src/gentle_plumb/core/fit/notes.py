@@ -12,8 +12,8 @@ from ..words import say
 from ..workstation import ARMREST_FRONT_MM, ArmrestKind, ScreenKind
 from .case import Case
 from .distance import along_the_floor, size_gives_way
-from .model import armrest_need
 from .pair import Pair
+from .piece_ranges import armrest_need
 from .result import RANGE_ENDS, FitResult, FitRow
 from .wording import limit_text
 

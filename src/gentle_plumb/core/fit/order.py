@@ -6,7 +6,7 @@ from collections.abc import Callable, Sequence
 
 from ..catalogue import QUANTITIES, Quantity
 from .case import Case
-from .model import fixed_surface
+from .piece_ranges import fixed_surface
 from .result import FitResult, FitRow
 
 NEEDED_ROWS = frozenset(quantity.key for quantity in QUANTITIES.values() if quantity.needed)

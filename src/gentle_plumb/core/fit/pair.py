@@ -11,7 +11,8 @@ from ..tolerances import COST_DECIMALS, ROUNDING, SAME_MM
 from ..workstation import Settings, Span
 from .case import Case
 from .costs import best_top
-from .model import Lengths, fixed_surface, search_model
+from .model import Lengths, search_model
+from .piece_ranges import fixed_surface
 from .result import Posture
 from .search import search
 from .search_model import SearchModel, Solution, hold

@@ -19,7 +19,7 @@ from .distance import (
 )
 from .frame import eye_terms, standing_eye_terms
 from .joints import Joint
-from .model import reach_of
+from .piece_ranges import reach_of
 from .result import FitRow, Limit, Posture
 from .rows import about, binding, end_limit, kept, limit, set_row, target_row
 from .screen_rules import RULE_LABELS, lens_drop, rule_band, top_band

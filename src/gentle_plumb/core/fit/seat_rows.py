@@ -14,7 +14,7 @@ from .case import Case
 from .costs import footing_at
 from .frame import elbow_terms, legs_terms, reach
 from .joints import Joint
-from .model import armrest_need
+from .piece_ranges import armrest_need
 from .result import FitRow, Limit, LimitKind
 from .rows import RowSubject, about, binding, empty_row, end_limit, limit, set_row, target_row
 from .terms import Term, total

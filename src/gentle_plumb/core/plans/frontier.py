@@ -36,7 +36,12 @@ class Quality(NamedTuple):
 
     def no_worse(self, other: Quality) -> bool:
         """Whether nothing here is worse than there."""
-        return all(mine <= theirs + ROUNDING for mine, theirs in zip(self, other, strict=True))
+        return (
+            self.worse <= other.worse
+            and self.shortfall_mm <= other.shortfall_mm + ROUNDING
+            and self.priority_cost <= other.priority_cost + ROUNDING
+            and self.excess_deg <= other.excess_deg + ROUNDING
+        )
 
 
 @dataclass(frozen=True, kw_only=True)

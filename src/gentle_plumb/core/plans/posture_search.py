@@ -18,7 +18,7 @@ class PostureSearch:
 
     def __init__(self, lengths: Lengths, own: Settings, *, together: bool) -> None:
         self._lengths, self._own, self._together = lengths, own, together
-        self._solved: dict[tuple[int | bool, ...], tuple[object, Solution]] = {}
+        self._solved: dict[tuple[int | bool, ...], tuple[object, SearchModel, Solution]] = {}
         self.work = 0
 
     def solve(self, station: Workstation, *, any_feet: bool, any_top: bool) -> Solution:
@@ -30,14 +30,17 @@ class PostureSearch:
         pieces = (station.desk, station.keyboard)
         of_seat = (station.chair, station.feet) if seated else ()
         key = (*map(id, (*pieces, *of_seat)), any_feet and seated)
-        known, model = self._solved.get(key), None
+        known = self._solved.get(key)
         if known is None:
             model = self._model(station, any_feet=any_feet)
             self.work += work_of(model)
-            known = self._solved[key] = (*pieces, *of_seat), search(without_picture(model))
+            solution = search(without_picture(model))
+            known = self._solved[key] = (*pieces, *of_seat), model, solution
+        _, model, solution = known
         if any_top:
-            return known[1]
-        return with_picture(model or self._model(station, any_feet=any_feet), known[1])
+            return solution
+        model = changed(model, **self._lengths.picture(station))
+        return with_picture(hold(model, top=self._own.screen_top), solution)
 
     def _as_one(self, station: Workstation, *, any_feet: bool, any_top: bool) -> Solution:
         """The optimum with the picture weighed with the hands."""
