@@ -95,6 +95,7 @@ def _server(url: str, processes: int) -> Iterator[str]:
         [*command, f"--workers={processes}"],
         env=env | {"GENTLE_PLUMB_BACKUP_FOLDER": ""},
         stdout=subprocess.DEVNULL,
+        stderr=subprocess.DEVNULL,  # its log
     )
     address = f"http://127.0.0.1:{port}"
     try:

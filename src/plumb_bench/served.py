@@ -56,6 +56,7 @@ def started(database: str, port: int) -> Iterator[tuple[str, int, float]]:
         [sys.executable, "-m", "gentle_plumb.cli", "demo", "--port", str(port)],
         env=env,
         stdout=subprocess.DEVNULL,
+        stderr=subprocess.DEVNULL,  # its log
     )
     address = f"http://127.0.0.1:{port}"
     try:

@@ -38,7 +38,7 @@ def truth_row(table: Rows, visits: int) -> None:
         table.add_row("what is said is true", "left out: the tests are not here", "")
         return
     truths, start = _truths(), time.perf_counter()
-    first = importlib.import_module("generated_visits").SEED
+    first = importlib.import_module("seeds").SEED
     with get_context("spawn").Pool(PROCESSES) as pool:
         found = [
             one

@@ -1,12 +1,14 @@
 """Measurements out and in: what went out comes back the same, and nothing broken gets in."""
 
 import json
+from dataclasses import replace
 from datetime import date
 from uuid import uuid4
 
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
+from pydantic import ValidationError
 
 from gentle_plumb.core.body import DIMENSIONS
 from gentle_plumb.documents.exchange import COLUMNS, FORMATS, csv_template, exchange_format
@@ -243,6 +245,19 @@ def test_a_broken_bundle_is_refused_with_the_place(changed):
     read = exchange_format(json.dumps(fhir(**changed)).encode())[1]
     assert read.troubles
     assert all("entry" in place for place, _, _ in read.troubles)
+
+
+def test_one_entry_of_each_shape_is_checked_before_it_goes_out():
+    last = replace(sheet(), client_id="c2", visit_id="v2", name="")  # a name of nothing is no FHIR
+    with pytest.raises(ValidationError, match="display"):
+        FORMATS["fhir"].write([sheet(), last])
+
+
+def test_an_observation_that_was_taken_back_is_left_out():
+    read = exchange_format(json.dumps(fhir(status="entered-in-error")).encode())[1]
+    assert [(field, reason) for _, field, reason in read.left_out] == [
+        ("entered-in-error", "withdrawn by who wrote it")
+    ]
 
 
 @pytest.mark.parametrize(
