@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ..changed import changed
 from ..reuse import reuse_last
 from ..words import say
 from ..workstation import PlaceUse, Settings
@@ -28,6 +29,7 @@ from .search_model import Solution
 from .seat_rows import footrest_row, seat_row
 from .text_row import scale_row
 from .untold import untold_joints
+from .wording import limit_text
 
 _joints_found = reuse_last(4)(joints_of)
 
@@ -84,7 +86,7 @@ def _posture(
         rows.append(scale_row(case, distance))
         rows.append(desk_depth_row(case, elbow_deg))
     rows = [_overruled(row, overrule) for row in rows]
-    rows = [with_check(case, row, rows) for row in rows]
+    rows = [_in_words(with_check(case, row, rows)) for row in rows]
 
     possible, why_not = _possible(case, posture, real, rows)
     return PostureFit(
@@ -99,6 +101,14 @@ def _posture(
         untold_found=untold_joints(joints_found, seat_stays=case.seat_stays),
         untold_set=untold_joints(made, seat_stays=case.seat_stays),
     )
+
+
+def _in_words(row: FitRow) -> FitRow:
+    """Return a row with its limits in words."""
+    if not row.limits:
+        return row
+    limits = tuple(changed(limit, text=limit_text(limit)) for limit in row.limits)
+    return row.replace(limits=limits)
 
 
 def _ended_by_chair(case: Case, row: FitRow, real: Solution | None, overrule: Settings) -> FitRow:

@@ -49,6 +49,7 @@ class Limit:
     desk, it is joined to another piece, the desk is shallow, the keyboard wide, the mouse's shelf
     low, the belly keeps the desk from the keys; or it is no limit: left as found in its band, put inside
     its band and not on its end, left where it was found because moving it gains nothing, or a better choice.
+    ``text`` is it in words, with lengths in mm, in what :func:`~.fit.fit` returns; empty while sets are compared.
     """
 
     key: str
@@ -56,6 +57,7 @@ class Limit:
     kind: LimitKind
     at: float
     short: float
+    text: str = ""
 
 
 @dataclass(frozen=True, kw_only=True)

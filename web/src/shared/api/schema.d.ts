@@ -5780,6 +5780,7 @@ export interface components {
          *     desk, it is joined to another piece, the desk is shallow, the keyboard wide, the mouse's shelf
          *     low, the belly keeps the desk from the keys; or it is no limit: left as found in its band, put inside
          *     its band and not on its end, left where it was found because moving it gains nothing, or a better choice.
+         *     ``text`` is it in words, with lengths in mm, in what :func:`~.fit.fit` returns; empty while sets are compared.
          */
         Limit: {
             /** Key */
@@ -5795,7 +5796,10 @@ export interface components {
             at: number;
             /** Short */
             short: number;
-            /** Text */
+            /**
+             * Text
+             * @default
+             */
             text: string;
         };
         /**
