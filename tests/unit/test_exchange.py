@@ -256,7 +256,7 @@ def test_one_entry_of_each_shape_is_checked_before_it_goes_out():
 def test_an_observation_that_was_taken_back_is_left_out():
     read = exchange_format(json.dumps(fhir(status="entered-in-error")).encode())[1]
     assert [(field, reason) for _, field, reason in read.left_out] == [
-        ("entered-in-error", "withdrawn by who wrote it")
+        ("entered-in-error", "withdrawn by its author")
     ]
 
 

@@ -57,7 +57,7 @@ def layers_of(kit: AdditionSet, items: Iterable[Item]) -> dict[str, tuple[float,
 
 
 def key_of_set(kit: AdditionSet) -> tuple[object, ...]:
-    """Return what two sets have in common that change the pieces alike."""
+    """Return a key that is the same for sets that change the pieces in the same way."""
     return tuple((addition.id, addition.height, addition.items) for addition in kit)
 
 

@@ -186,7 +186,7 @@ def read_fhir(raw: bytes) -> Read:
     for index, entry in enumerate(bundle.entry, start=1):
         place, resource = f"entry {index}", entry.resource
         if isinstance(resource, Observation) and resource.status in WITHDRAWN:
-            read.left_out.append((place, resource.status or "", "withdrawn by who wrote it"))
+            read.left_out.append((place, resource.status or "", "withdrawn by its author"))
         elif isinstance(resource, Observation):
             _take(read, sheets, patients, resource, place)
         elif not isinstance(resource, Patient):

@@ -1,24 +1,27 @@
-import { type InputHTMLAttributes, type TextareaHTMLAttributes, useId } from "react";
+import {
+  type InputHTMLAttributes,
+  type ReactNode,
+  type TextareaHTMLAttributes,
+  useId,
+} from "react";
 
-/** A labelled line of text. */
-export function LabelledInput({
+type Named = { label: string; help?: string };
+
+const BOX = "w-full rounded-[3px] border border-ink/60 bg-ground px-3";
+
+/** A label over its field, with help below. */
+function Labelled({
   label,
   help,
-  ...rest
-}: InputHTMLAttributes<HTMLInputElement> & { label: string; help?: string }) {
+  children,
+}: Named & { children: (ids: { id: string; "aria-describedby"?: string }) => ReactNode }) {
   const id = useId();
   return (
     <div>
       <label htmlFor={id} className="mb-1 block font-semibold">
         {label}
       </label>
-      <input
-        autoComplete="off"
-        id={id}
-        className="min-h-11 w-full rounded-[3px] border border-ink/60 bg-ground px-3"
-        {...(help ? { "aria-describedby": `${id}-help` } : {})}
-        {...rest}
-      />
+      {children(help ? { id, "aria-describedby": `${id}-help` } : { id })}
       {help && (
         <p id={`${id}-help`} className="mt-1 text-sm text-soft">
           {help}
@@ -28,31 +31,36 @@ export function LabelledInput({
   );
 }
 
+/** A labelled line of text. */
+export function LabelledInput({
+  label,
+  help = "",
+  ...rest
+}: InputHTMLAttributes<HTMLInputElement> & Named) {
+  return (
+    <Labelled label={label} help={help}>
+      {(ids) => <input autoComplete="off" className={`min-h-11 ${BOX}`} {...ids} {...rest} />}
+    </Labelled>
+  );
+}
+
 /** A labelled box for several lines of text. */
 export function LabelledText({
   label,
-  help,
+  help = "",
   ...rest
-}: TextareaHTMLAttributes<HTMLTextAreaElement> & { label: string; help?: string }) {
-  const id = useId();
+}: TextareaHTMLAttributes<HTMLTextAreaElement> & Named) {
   return (
-    <div>
-      <label htmlFor={id} className="mb-1 block font-semibold">
-        {label}
-      </label>
-      <textarea
-        autoComplete="off"
-        id={id}
-        dir="auto"
-        className="block w-full rounded-[3px] border border-ink/60 bg-ground px-3 py-2"
-        {...(help ? { "aria-describedby": `${id}-help` } : {})}
-        {...rest}
-      />
-      {help && (
-        <p id={`${id}-help`} className="mt-1 text-sm text-soft">
-          {help}
-        </p>
+    <Labelled label={label} help={help}>
+      {(ids) => (
+        <textarea
+          autoComplete="off"
+          dir="auto"
+          className={`block py-2 ${BOX}`}
+          {...ids}
+          {...rest}
+        />
       )}
-    </div>
+    </Labelled>
   );
 }

@@ -1,4 +1,4 @@
-import { Fragment, type ReactNode } from "react";
+import type { ReactNode } from "react";
 import { Marks } from "@/drawing/marks";
 import type { Schemas } from "@/shared/api/client";
 import { Picture } from "@/shared/ui/picture";
@@ -98,16 +98,9 @@ function BlockView({ block, paper }: { block: Block; paper: Paper }): ReactNode 
 function Runs({ runs }: { runs: readonly Run[] }) {
   return runs.map((run) => {
     const marks = run.marks ?? [];
-    const key = `${marks.join(" ")} ${run.text}`;
-    if (marks.length === 0)
-      return (
-        <span key={key} className="whitespace-pre-line">
-          {run.text}
-        </span>
-      );
     return (
       <span
-        key={key}
+        key={`${marks.join(" ")} ${run.text}`}
         className={`whitespace-pre-line ${marks.map((mark) => MARKS[mark]).join(" ")}`}
       >
         {run.text}
@@ -222,7 +215,7 @@ function sceneAt(paper: Paper, path: string): Schemas["Scene"] | null {
 
 function Photographs({ block }: { block: Of<"photographs"> }) {
   return (
-    <Fragment>
+    <>
       {block.title && <h4 className="mt-5 mb-1 text-base font-semibold">{block.title}</h4>}
       <div className="mt-3 grid grid-cols-2 gap-4">
         {block.photos.map((photo) => (
@@ -234,6 +227,6 @@ function Photographs({ block }: { block: Of<"photographs"> }) {
           </figure>
         ))}
       </div>
-    </Fragment>
+    </>
   );
 }
