@@ -17,7 +17,6 @@ from gentle_plumb.core.catalogue import JOINTS, QUANTITIES
 from gentle_plumb.core.drawing import SceneRequest
 from gentle_plumb.core.errors import MissingInput
 from gentle_plumb.core.fit import NO_LIMIT, fit
-from gentle_plumb.core.fit.checks import ON_A_SUPPORT
 from gentle_plumb.core.fit.result import RANGE_ENDS
 from gentle_plumb.core.fit.wording import limit_text
 from gentle_plumb.core.plans import HeightSearch, Worth, height_kit, with_additions
@@ -324,7 +323,7 @@ def a_test_can_be_passed_by_whom_the_step_was_done_for(visit: VisitAnalysis) -> 
         on_floor = "on the floor" in seat.check
         if on_floor and (rest.setting or visit.case.legs_forward):
             yield f"seat: {seat.check}"
-        if seat.check == ON_A_SUPPORT and not rest.setting:
+        if seat.check == QUANTITIES["seat"].checks["on_support"] and not rest.setting:
             yield f"seat: {seat.check}"
     armrest = rows.get("armrest")
     if armrest is not None and "rest lightly" in armrest.check and armrest.remedy is not None:

@@ -80,7 +80,7 @@ def _key(folder: Path | None = None) -> Identity:
     from .hosting.backups import backup_key
 
     path = Settings().backup_key
-    key, made = backup_key(path, folder)
-    if made:
+    key, created = backup_key(path, folder)
+    if created:
         say(f"A key was made: {path}. Keep a copy of it elsewhere: no backup opens without it.")
     return key

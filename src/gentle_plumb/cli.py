@@ -124,11 +124,11 @@ def practice(
         if accounts.member_by_email(email.strip().lower()) is not None:
             say("Somebody with this address is there already. Nothing was made.")
             raise typer.Exit(1)
-        made = Practice(id=uuid4(), name=name, unit=lengths, local_wording="", time_zone=zone)
-        accounts.add_practice(made)
+        practice = Practice(id=uuid4(), name=name, unit=lengths, local_wording="", time_zone=zone)
+        accounts.add_practice(practice)
         try:
             AccountService(accounts, now).create_member(
-                made.id, email=email, name=owner, title=title, role="owner", password=password
+                practice.id, email=email, name=owner, title=title, role="owner", password=password
             )
         except AlreadyThere as error:
             say(str(error))
@@ -210,8 +210,8 @@ def fit(
     elif svg:
         text = result_svg(document.work()) + "\n"
     else:
-        made = result_document(document).model_dump(mode="json")
-        text = json.dumps(made, indent=2, ensure_ascii=False) + "\n"
+        result = result_document(document).model_dump(mode="json")
+        text = json.dumps(result, indent=2, ensure_ascii=False) + "\n"
     if out is None:
         sys.stdout.write(text)
         return
@@ -246,9 +246,11 @@ def pace(
         sys.stdout.write(json.dumps(laid, indent=2, ensure_ascii=False) + "\n")
         return
     say(f"{laid['day']['rhythm_label']}, {laid['day']['start']} to {laid['day']['end']}")
-    for one in laid["day"]["spells"]:
-        minutes = f"{one['minutes']:>4} min"
-        say(f"{one['at']:>5} {one['end']:>5} {minutes}  {one['label']}  {one['tasks']}".rstrip())
+    for spell in laid["day"]["spells"]:
+        minutes = f"{spell['minutes']:>4} min"
+        say(
+            f"{spell['at']:>5} {spell['end']:>5} {minutes}  {spell['label']}  {spell['tasks']}".rstrip()
+        )
 
 
 @app.command("open")

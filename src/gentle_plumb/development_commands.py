@@ -37,17 +37,17 @@ def endure(
     (ROOT / "var").mkdir(exist_ok=True)
     say(f"A storm of {half / 60:.1f} minutes, seed {chosen}.")
     with tempfile.TemporaryDirectory(dir=ROOT / "var", prefix="endure-") as folder:
-        told = Storm(Path(folder), chosen).blow(half)
-    for name, count in told.troubles.most_common():
+        report = Storm(Path(folder), chosen).blow(half)
+    for name, count in report.troubles.most_common():
         say(f"  {count:5} times: {name}")
     say(
-        f"  {told.taken:5} changes acknowledged: {', '.join(f'{n} {w}' for w, n in told.ways.items())}"
+        f"  {report.taken:5} changes acknowledged: {', '.join(f'{n} {w}' for w, n in report.ways.items())}"
     )
-    say(f"  {len(told.lost):5} lost, {told.doubled} doubled, {len(told.refused)} refused")
-    say(f"  the audit log's chain {'holds' if told.chain_holds else 'is broken'}")
-    for line in (*told.lost, *told.refused):
+    say(f"  {len(report.lost):5} lost, {report.doubled} doubled, {len(report.refused)} refused")
+    say(f"  the audit log's chain {'holds' if report.chain_holds else 'is broken'}")
+    for line in (*report.lost, *report.refused):
         say(f"  {line}")
-    whole = not told.lost and not told.refused and not told.doubled and told.chain_holds
+    whole = not report.lost and not report.refused and not report.doubled and report.chain_holds
     kept = _kill_browsers(half)
     if not (whole and kept):
         raise typer.Exit(1)

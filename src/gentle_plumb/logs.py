@@ -61,5 +61,5 @@ def set_up_logs(out: TextIO | None = None) -> None:
 def limit_noise() -> None:
     """Limit what uvicorn says of requests it can't read."""
     log = logging.getLogger("uvicorn.error")
-    if not any(isinstance(one, Quiet) for one in log.filters):
+    if not any(isinstance(filter_, Quiet) for filter_ in log.filters):
         log.addFilter(Quiet())

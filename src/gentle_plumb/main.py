@@ -90,7 +90,9 @@ def last_backup(folder: Path, now: datetime) -> BackupFile | None:
         (datetime.strptime(path.name[:21], "plumb-%Y%m%d-%H%M%S").replace(tzinfo=UTC), path)
         for path in folder.glob("plumb-*.dump.age")
     ]
-    moment, last = max((one for one in dated if one[0] <= now + CLOCKS_APART), default=(None, None))
+    moment, last = max(
+        (entry for entry in dated if entry[0] <= now + CLOCKS_APART), default=(None, None)
+    )
     return BackupFile(at=moment, size=last.stat().st_size) if moment and last else None
 
 

@@ -88,8 +88,8 @@ def seldom_fits(draw: Random) -> Case:
 
 def hard_cases(many: int, seed: int = SEED) -> Iterator[tuple[Case, Tier]]:
     """Cases that have a solution, but none without degrees outside the bands."""
-    number = found = 0
-    while found < many:
+    number = solved = 0
+    while solved < many:
         draw = Random(seed + 7 * number)  # noqa: S311
         number += 1
         case = seldom_fits(draw)
@@ -100,5 +100,5 @@ def hard_cases(many: int, seed: int = SEED) -> Iterator[tuple[Case, Tier]]:
             best.seated.foot_gap_mm + best.seated.thigh_pressed_mm == 0
             and best.seated.excess_deg > 1
         ):
-            found += 1
+            solved += 1
             yield replace(case), tier

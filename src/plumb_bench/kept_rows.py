@@ -126,23 +126,23 @@ def _multiply(connection: Connection, visits: int) -> int:
             "join client on client.id = visit.client_id where client.name like 'Odile%' limit 1"
         )
     )
-    given = {"source": source, "visits": visits, "few": WITH_PAPERS}
+    parameters = {"source": source, "visits": visits, "few": WITH_PAPERS}
     run_ = connection.execute
     run_(
         text(
             "create temp table made as select gen_random_uuid() as id, number "
             "from generate_series(1, :visits) number"
         ),
-        given,
+        parameters,
     )
-    run_(text(_copied(VISIT, {"id": "made.id"}, "t.id = :source")), given)
+    run_(text(_copied(VISIT, {"id": "made.id"}, "t.id = :source")), parameters)
     fresh = {"id": "gen_random_uuid()", "visit_id": "made.id"}
     whole = "t.visit_id = :source"
     few = f"{whole} and made.number % :few = 0"
-    run_(text(_copied(ENTRY, {"visit_id": "made.id"}, whole)), given)
-    run_(text(_copied(CHANGE, fresh, whole)), given)
-    run_(text(_copied(PHOTO, fresh, few)), given)
-    run_(text(_copied(REPORT, fresh, few)), given)
+    run_(text(_copied(ENTRY, {"visit_id": "made.id"}, whole)), parameters)
+    run_(text(_copied(CHANGE, fresh, whole)), parameters)
+    run_(text(_copied(PHOTO, fresh, few)), parameters)
+    run_(text(_copied(REPORT, fresh, few)), parameters)
     columns = ", ".join(_names(REPORT_COPY))
     others = ", ".join(f"c.{name}" for name in _names(REPORT_COPY) if name != "report_id")
     run_(
@@ -151,12 +151,12 @@ def _multiply(connection: Connection, visits: int) -> int:
             "join made on made.id = r.visit_id join report old on old.visit_id = :source "
             "and old.number = r.number join report_copy c on c.report_id = old.id"
         ),
-        given,
+        parameters,
     )
     counted = ("visit", "entry", "change", "photo", "report", "report_copy")
     return sum(
-        connection.scalar(text(f"select count(*) from {one}")) or 0  # noqa: S608
-        for one in counted
+        connection.scalar(text(f"select count(*) from {size}")) or 0  # noqa: S608
+        for size in counted
     )
 
 

@@ -66,14 +66,14 @@ def list_rows(table: Rows, rounds: int) -> None:
                 member, practice = db.execute(
                     text("select id, practice_id from member where role = 'owner' limit 1")
                 ).one()
-                given = {
+                parameters = {
                     "practice": practice,
                     "member": member,
                     "visits": VISITS,
                     "lines": AUDIT_LINES,
                 }
                 for filling in (CLIENTS, OWN_VISITS, ENTRIES, LINES, "analyze"):
-                    db.execute(text(filling), given if ":" in filling else {})
+                    db.execute(text(filling), parameters if ":" in filling else {})
             with started(cluster.url, free_port()) as (address, _, _):
                 caller = CurrentUser(address)
                 said = []

@@ -172,9 +172,9 @@ async def _show(http: httpx.AsyncClient, visit: str, begun: float, took: Took) -
 
 
 def _token(address: str) -> dict[str, str]:
-    given = {"email": DEMO_MEMBERS[0].email, "password": PASSWORD}
+    credentials = {"email": DEMO_MEMBERS[0].email, "password": PASSWORD}
     with httpx.Client(base_url=address) as http:
-        answer = http.post("/api/session", json=given)
+        answer = http.post("/api/session", json=credentials)
         return {
             "X-Plumb-Csrf": answer.json()["csrf"],
             "Cookie": f"plumb_session={answer.cookies['plumb_session']}",

@@ -207,9 +207,9 @@ class Storm:
     @contextmanager
     def _served(self) -> Iterator[None]:
         self._start()
-        given = {"email": EMAIL, "password": PASSWORD}
+        credentials = {"email": EMAIL, "password": PASSWORD}
         with self._http() as http:
-            answer = http.post("/api/session", json=given)
+            answer = http.post("/api/session", json=credentials)
             self._headers = {
                 "X-Plumb-Csrf": answer.json()["csrf"],
                 "Cookie": f"plumb_session={answer.cookies['plumb_session']}",

@@ -124,13 +124,13 @@ def _many_row(table: Rows, cases: int) -> None:
         brief(CaseDocument.model_validate_json(text), number)
     alone = time.perf_counter() - start
     start = time.perf_counter()
-    told, held = 0, 0.0
+    answered, held = 0, 0.0
     for line in fit_many(texts):
-        told += line.result is not None
-        if told % 100 == 0:
+        answered += line.result is not None
+        if answered % 100 == 0:
             held = max(held, *children_mb())
     many = time.perf_counter() - start
-    assert told == cases
+    assert answered == cases
     table.add_row(
         f"{cases:,} cases with --many against one after the other",
         f"{many:.1f} s against {alone:.1f} s: {cases / many:.0f} a second, {alone / many:.2f} times; "
@@ -213,12 +213,14 @@ def _exchange_row(table: Rows) -> None:
         for n in range(EXCHANGED)
     ]
     said = []
-    for one in FORMATS.values():
+    for format in FORMATS.values():
         start = time.perf_counter()
-        raw = one.write(sheets)
+        raw = format.write(sheets)
         wrote = time.perf_counter()
         assert exchange_format(raw)[1].troubles == []
-        said.append(f"{one.id} {wrote - start:.1f} s out, {time.perf_counter() - wrote:.1f} s in")
+        said.append(
+            f"{format.id} {wrote - start:.1f} s out, {time.perf_counter() - wrote:.1f} s in"
+        )
     table.add_row(
         f"measurements of {EXCHANGED} visits ({EXCHANGED * len(texts)} readings)",
         "; ".join(said),
@@ -229,7 +231,7 @@ def _exchange_row(table: Rows) -> None:
 def _page_row(table: Rows) -> None:
     index = (ROOT / "web" / "dist" / "index.html").read_text(encoding="utf-8")
     first = re.findall(r'(?:src|href)="/(assets/[^"]+\.js)"', index)
-    sizes = [len(gzip.compress((ROOT / "web" / "dist" / one).read_bytes(), 9)) for one in first]
+    sizes = [len(gzip.compress((ROOT / "web" / "dist" / name).read_bytes(), 9)) for name in first]
     table.add_row("first page: script sent", f"{sum(sizes) / 1000:.0f} kB", "at most 200 kB")
 
 

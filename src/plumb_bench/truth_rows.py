@@ -40,17 +40,17 @@ def truth_row(table: Rows, visits: int) -> None:
     truths, start = _truths(), time.perf_counter()
     first = importlib.import_module("seeds").SEED
     with get_context("spawn").Pool(PROCESSES) as pool:
-        found = [
-            one
+        contradictions = [
+            truth
             for many in pool.imap_unordered(broken, range(first, first + visits), chunksize=8)
-            for one in many
+            for truth in many
         ]
     took = time.perf_counter() - start
     said = f"{len(truths.TRUTHS)} truths over {visits} visits in {took:.0f} s: "
-    if not found:
+    if not contradictions:
         said += "none broken"
     else:
-        named = Counter(name for name, _, _ in found)
+        named = Counter(name for name, _, _ in contradictions)
         said += "; ".join(f"{name} {many} times" for name, many in named.most_common())
-        said += f"; first: seed {found[0][1]}, {found[0][2]}"
+        said += f"; first: seed {contradictions[0][1]}, {contradictions[0][2]}"
     table.add_row("what is said is true", said, "none broken")

@@ -16,7 +16,7 @@ from gentle_plumb.api.auth import cookie_name
 from gentle_plumb.logs import Quiet
 from gentle_plumb.routes.accounts import SESSION_COOKIE
 from gentle_plumb.routes.every import EVERY_ROUTE
-from gentle_plumb.routes.route import Needs
+from gentle_plumb.routes.route import Needs, Routes
 from gentle_plumb.storage import SqlAccounts
 from gentle_plumb.storage import engine as engine_module
 
@@ -78,6 +78,16 @@ def test_each_role_reaches_as_far_as_the_routes_declare(app, office, role):
         )
         let_in = answer.status_code != 403
         assert let_in == (route.needs in REACH[role]), (route.method, route.path, answer.text)
+
+
+def test_a_route_says_what_it_audits_and_works_offline_only_where_a_device_has_its_list():
+    routes = Routes("clients")
+    for more, words in (
+        ({}, "audit log"),
+        ({"audit": ("read", "client"), "offline": True}, "device"),
+    ):
+        with pytest.raises(ValueError, match=words):
+            routes.get("/clients/{client_id}/name", Needs.OFFICE, **more)(lambda client_id: [])
 
 
 def test_the_cookie_is_out_of_reach_of_scripts_and_other_sites(guest, office):

@@ -60,11 +60,11 @@ async def _note(services: Services, *deeds: AuditEntry | None) -> None:
 async def _target(services: Services, request: Request) -> AuditTarget:
     """Whose the thing in the path is, asked while it is there."""
     for name, kind in TARGETS.items():
-        given = request.path_params.get(name)
-        if given is None:
+        value = request.path_params.get(name)
+        if value is None:
             continue
         try:
-            id = UUID(str(given))
+            id = UUID(str(value))
         except ValueError:
             return AuditTarget()
         known = services.audit_log.known(kind, id)
@@ -77,14 +77,14 @@ async def _target(services: Services, request: Request) -> AuditTarget:
 async def _named_in(services: Services, request: Request) -> AuditTarget:
     """Whose the thing is that the identifiers in the body name."""
     try:
-        given = await request.json()
+        body = await request.json()
     except ValueError:  # the route itself says what is wrong with it
         return AuditTarget()
-    if not isinstance(given, dict):
+    if not isinstance(body, dict):
         return AuditTarget()
     for name, kind in TARGETS.items():
         try:
-            id = UUID(str(given[name]))
+            id = UUID(str(body[name]))
         except (KeyError, ValueError):
             continue
         return await run_in_threadpool(services.audit_log.target, kind, id)

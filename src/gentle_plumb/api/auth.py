@@ -166,11 +166,11 @@ def _require_seen(request: Request, member: Member) -> None:
     services = services_of(request)
     hidden = None
     for name, kind in TARGETS.items():
-        given = request.path_params.get(name)
-        if given is None:
+        value = request.path_params.get(name)
+        if value is None:
             continue
         try:
-            id = UUID(str(given))
+            id = UUID(str(value))
         except ValueError:
             return  # the route itself says what is wrong with it
         hidden = services.access.hidden(member) if hidden is None else hidden

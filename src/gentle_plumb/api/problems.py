@@ -53,8 +53,8 @@ def _validation(_: Request, error: RequestValidationError) -> JSONResponse:
     first = error.errors()[0]
     place = [part for part in first["loc"] if part not in ("body", "query", "path")]
     where, words = invalid_at(place, first, whole="")
-    given = first.get("input")
-    shown = None if given is None or isinstance(given, dict | list) else str(given)[:200]
+    value = first.get("input")
+    shown = None if value is None or isinstance(value, dict | list) else str(value)[:200]
     return answer(
         Problem(
             type="bad-request",

@@ -26,11 +26,11 @@ def changed(item: T, **parts: Any) -> T:
     names = _names(kind)  # type: ignore[arg-type]  # every class can be hashed
     if not parts.keys() <= names:
         raise TypeError(f"{kind.__name__} has no {', '.join(sorted(parts.keys() - names))}")
-    made = object.__new__(kind)
-    held = made.__dict__
+    copy = object.__new__(kind)
+    held = copy.__dict__
     held.update(item.__dict__)
     if len(held) > len(names):
         for name in held.keys() - names:
             del held[name]
     held.update(parts)
-    return made
+    return copy

@@ -111,8 +111,8 @@ class FolderInbox:
         if not (self._folder / "new").is_dir():
             return []
         box = mailbox.Maildir(self._folder, create=False)
-        found = sorted(box.items(), key=lambda one: one[0], reverse=True)
-        return [_letter(message) for _, message in found]
+        newest_first = sorted(box.items(), key=lambda stored: stored[0], reverse=True)
+        return [_letter(message) for _, message in newest_first]
 
 
 def _letter(message: mailbox.MaildirMessage) -> LetterOut:

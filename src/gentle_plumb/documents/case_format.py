@@ -128,7 +128,7 @@ else:
     FoundDocument = create_model(
         "FoundDocument",
         __base__=SettingsDocument,
-        **{_filed_as(one): _filed(one) for one in _FILED},
+        **{_filed_as(kind): _filed(kind) for kind in _FILED},
     )
 """What was found, or a number of the practitioner's own; one field for each quantity."""
 
@@ -324,7 +324,7 @@ class CaseDocument(PersonDocument, PaceDocument, PlaceDocument):
             )
         person = self.person(station)
         station = pieces_within_limits(station, person)
-        policy, standing = (within_limits(one, person) for one in (policy, standing))
+        policy, standing = (within_limits(rules, person) for rules in (policy, standing))
         settings, up = place.found(station.keyboard.thickness)
         with under("body.values"):
             body = self.body.body()

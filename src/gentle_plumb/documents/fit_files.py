@@ -110,7 +110,7 @@ def trouble_of(error: Exception) -> list[str]:
 
 def problems_of(error: ValidationError) -> list[str]:
     """What is wrong with a case, one sentence a field."""
-    generator = (invalid_at(one["loc"], one, whole="case") for one in error.errors())
+    generator = (invalid_at(error_["loc"], error_, whole="case") for error_ in error.errors())
     return [f"{path}: {words}" for path, words in generator]
 
 
@@ -150,20 +150,20 @@ def _brief_at(document: CaseDocument, place: PlaceDocument) -> dict[str, Any]:
     }
 
 
-def _work(lines: list[tuple[int, str]]) -> list[Line]:
-    found = []
-    for number, text in lines:
+def _work(numbered: list[tuple[int, str]]) -> list[Line]:
+    results = []
+    for number, text in numbered:
         try:
             document = read_case(text)
             result = json.dumps(brief(document, number), ensure_ascii=False)
-            found.append(Line(number=number, result=result, trouble=None))
+            results.append(Line(number=number, result=result, trouble=None))
         except (ValueError, FieldError, RecursionError) as error:
             said = "; ".join(trouble_of(error)[:3])
-            found.append(Line(number=number, result=None, trouble=said))
+            results.append(Line(number=number, result=None, trouble=said))
         except Exception as error:  # one bad case must not stop a hundred thousand
             said = f"{type(error).__name__}: {error}"
-            found.append(Line(number=number, result=None, trouble=said))
-    return found
+            results.append(Line(number=number, result=None, trouble=said))
+    return results
 
 
 def _chunks(lines: Iterable[str]) -> Iterator[list[tuple[int, str]]]:

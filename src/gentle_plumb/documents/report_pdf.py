@@ -75,15 +75,15 @@ class TypstPdfRenderer:
         inputs = {name: text.translate(TURNS) for name, text in content_inputs(paper).items()}
         press = self._compiler("request.typ")
         with spending("papers"):
-            made = press.compile(sys_inputs=inputs)
+            pdf = press.compile(sys_inputs=inputs)
             spots = json.loads(press.query("<spot>", field="value"))
-        if not isinstance(made, bytes):
+        if not isinstance(pdf, bytes):
             raise TypeError("the press gave no single document")
         asked = {
             f"done_{request.id or index}": f"Done: {request.title}"
             for index, request in enumerate(paper.requests)
         }
-        return with_fields(made, [{**spot, "says": asked.get(spot["name"], "")} for spot in spots])
+        return with_fields(pdf, [{**spot, "says": asked.get(spot["name"], "")} for spot in spots])
 
     def read_request(self, pdf: bytes) -> dict[str, str]:
         """Return what was filled into such a form, by field.

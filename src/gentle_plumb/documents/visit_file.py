@@ -65,13 +65,13 @@ class VisitDocument(_Part):
 
     def values(self) -> dict[str, float | str | None]:
         """Return the entries as a record holds them; raises ValueError naming the path and what is wrong."""
-        found = {}
+        values = {}
         for path, typed in self.entries.items():
             try:
-                found[path] = read_typed(field_of(path), typed, unit="mm")
+                values[path] = read_typed(field_of(path), typed, unit="mm")
             except FieldError as error:
                 raise ValueError(f"{path}: {error.message}") from None
-        return found
+        return values
 
 
 class VisitResultDocument(BaseModel):

@@ -83,12 +83,12 @@ def backup_key(path: Path, folder: Path | None = None) -> tuple[x25519.Identity,
                 "its copy there, or name it in GENTLE_PLUMB_BACKUP_KEY."
             )
         path.parent.mkdir(parents=True, exist_ok=True)
-        made = x25519.Identity.generate()
+        identity = x25519.Identity.generate()
         path.touch(mode=0o600)
-        path.write_text(f"{made}\n")
+        path.write_text(f"{identity}\n")
     except (OSError, pyrage.IdentityError) as error:
         raise BackupTrouble(f"The key {path} can't be used: {error}") from None
-    return made, True
+    return identity, True
 
 
 def back_up(url: str, folder: Path, key: x25519.Identity, now: datetime) -> Backup:

@@ -33,15 +33,17 @@ class Licence:
 def page_licences(web: Path) -> Iterator[Licence]:
     """Yield the page's packages by its lock, without those that only build or test it."""
     lock = json.loads((web / "package-lock.json").read_text("utf-8"))
-    for at, told in sorted(lock["packages"].items()):
+    for at, package in sorted(lock["packages"].items()):
         folder = web / at
-        if not at or told.get("dev") or not folder.is_dir():
+        if not at or package.get("dev") or not folder.is_dir():
             continue
-        texts = [one for one in sorted(folder.iterdir()) if one.is_file() and TEXTS.match(one.name)]
+        texts = [
+            path for path in sorted(folder.iterdir()) if path.is_file() and TEXTS.match(path.name)
+        ]
         name = at.rpartition("node_modules/")[2]
         yield Licence(
-            part=f"{name} {told.get('version', '')}",
-            named=str(told.get("license", "")),
+            part=f"{name} {package.get('version', '')}",
+            named=str(package.get("license", "")),
             text="\n\n".join(text.read_text("utf-8", "replace").strip() for text in texts),
         )
 
@@ -66,13 +68,17 @@ def font_licences() -> Iterator[Licence]:
 
 
 def _named(held: Distribution) -> str:
-    told: Any = held.metadata
+    metadata: Any = held.metadata
     classed = [
-        one.rpartition(" :: ")[2]
-        for one in told.get_all("Classifier") or []
-        if one.startswith("License ::")
+        classifier.rpartition(" :: ")[2]
+        for classifier in metadata.get_all("Classifier") or []
+        if classifier.startswith("License ::")
     ]
-    return told.get("License-Expression") or ", ".join(classed) or (told.get("License") or "")[:80]
+    return (
+        metadata.get("License-Expression")
+        or ", ".join(classed)
+        or (metadata.get("License") or "")[:80]
+    )
 
 
 def _text_of(held: Distribution) -> str:

@@ -318,15 +318,24 @@ _SOURCES: Mapping[type, Source] = {ServicesOfRoutes: "services", Call: "call", A
 
 
 class Routes(list[Route]):
-    """Routes of one subject, declared by decorators."""
+    """Routes of one subject, declared by decorators.
 
-    def __init__(self, tag: str, prefix: str = "", **usual: Any) -> None:
+    ``on_device`` is whether a device registers them as well; in other lists no route can be called offline.
+    """
+
+    def __init__(
+        self, tag: str, prefix: str = "", *, on_device: bool = False, **usual: Any
+    ) -> None:
         super().__init__()
-        self._tag, self._prefix, self._usual = tag, prefix, usual
+        self._tag, self._prefix, self._on_device, self._usual = tag, prefix, on_device, usual
 
     def _declare(self, method: str, path: str, needs: Needs, **more: Any) -> Callable[[T], T]:
         def declared(handler: T) -> T:
             audit = more.pop("audit", None)
+            if more.get("offline") and not self._on_device:
+                raise ValueError(
+                    f"{method} {self._prefix}{path}: a device does not register the routes of this list"
+                )
             self.append(
                 Route(
                     method=method,

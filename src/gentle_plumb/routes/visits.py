@@ -50,7 +50,7 @@ class VisitServices(ServicesOfRoutes):
     photos: Photos
 
 
-VISIT_ROUTES = Routes("practice")
+VISIT_ROUTES = Routes("practice", on_device=True)
 get, post, put, delete = (
     VISIT_ROUTES.get,
     VISIT_ROUTES.post,

@@ -204,20 +204,20 @@ def _changes(visit: Visit, member: Member, archived: ArchivedVisit) -> list[Chan
     names = {photo.id: str(_here(visit, photo.id)) for photo in _agreed(archived)}
     changes = []
     for path, typed in archived.entries.items():
-        at, field = path, field_of(path)
+        place, field = path, field_of(path)
         if path.startswith(f"{PHOTO_FAMILY}."):
             id, part = path.removeprefix(f"{PHOTO_FAMILY}.").split(".", 1)
             if id not in names:
                 continue
-            at = f"{PHOTO_FAMILY}.{names[id]}.{part}"
+            place = f"{PHOTO_FAMILY}.{names[id]}.{part}"
         needed = consent_for(field)
         if needed is not None and archived.entries.get(needed) != "yes":
             continue
         changes.append(
             Change(
-                id=uuid5(visit.id, at),
+                id=uuid5(visit.id, place),
                 visit_id=visit.id,
-                path=at,
+                path=place,
                 typed=typed,
                 value=read_typed(field, typed, unit="mm"),
                 expected_version=0,

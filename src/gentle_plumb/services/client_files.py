@@ -50,20 +50,20 @@ def own_page_file(links: Sequence[ClientLink], checks: Sequence[Check]) -> str:
             "closed_at": _at(link.revoked_at),
             "rounds": [
                 {
-                    "round": one.round.round,
-                    "due_on": one.round.due_on.isoformat(),
-                    "sent_at": _at(one.round.sent_at),
-                    "decided": one.round.decided,
-                    "decided_at": _at(one.round.decided_at),
+                    "round": version.round.round,
+                    "due_on": version.round.due_on.isoformat(),
+                    "sent_at": _at(version.round.sent_at),
+                    "decided": version.round.decided,
+                    "decided_at": _at(version.round.decided_at),
                     "answers": {
                         name: {"typed": answer.typed, "changed_at": _at(answer.changed_at)}
-                        for name, answer in sorted(one.answers.items())
+                        for name, answer in sorted(version.answers.items())
                     },
                 }
-                for one in sorted(
+                for version in sorted(
                     checks, key=lambda check: (check.round.due_on, str(check.round.id))
                 )
-                if one.link.id == link.id
+                if version.link.id == link.id
             ],
         }
         for link in sorted(links, key=lambda link: (link.made_at, str(link.id)))

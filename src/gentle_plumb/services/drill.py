@@ -57,21 +57,21 @@ def pose(number: int, unit: LengthUnit) -> Posed:
     The figure is the true body with only the place of the dimension: it must not give the
     answer away.
     """
-    made = _made(number)
-    entry = DIMENSIONS[made.dimension]
-    true = BodyValue(mm=made.truth, sd_mm=REPEAT_SD_FLOOR_MM, source="measured")
-    body = replace(made.body, values={**made.body.values, made.dimension: true})
+    exercise = _made(number)
+    entry = DIMENSIONS[exercise.dimension]
+    true = BodyValue(mm=exercise.truth, sd_mm=REPEAT_SD_FLOOR_MM, source="measured")
+    body = replace(exercise.body, values={**exercise.body.values, exercise.dimension: true})
     scene = draw_measuring(
-        Case(body=body), made.dimension, width=WIDTH, height=HEIGHT, unit=unit, known=False
+        Case(body=body), exercise.dimension, width=WIDTH, height=HEIGHT, unit=unit, known=False
     )
     return Posed(
         number=number,
-        sex=made.sex,
-        dimension=made.dimension,
+        sex=exercise.sex,
+        dimension=exercise.dimension,
         label=entry.label,
         how=entry.how,
-        readings=[format_length(mm, unit, with_unit=True) for mm in made.readings],
-        sheet=[Line(label=label, value=value) for label, value in told(made, unit)],
+        readings=[format_length(mm, unit, with_unit=True) for mm in exercise.readings],
+        sheet=[Line(label=label, value=value) for label, value in told(exercise, unit)],
         scene=scene,
     )
 

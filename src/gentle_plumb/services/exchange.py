@@ -102,11 +102,11 @@ class ExchangeService:
         only = None if visit_id is None else {visit_id}
         hidden = self._hidden_from(member)
         seen = [
-            one
-            for one in self._records.measured(member.practice_id, only)
-            if one[1].id not in hidden
+            measured
+            for measured in self._records.measured(member.practice_id, only)
+            if measured[1].id not in hidden
         ]
-        file = self._formats.write(format, [sheet_of(*one) for one in seen])
+        file = self._formats.write(format, [sheet_of(*measured) for measured in seen])
         return (*file, frozenset(client.id for _, client, _ in seen))
 
     def look(self, member: Member, raw: bytes) -> Preview:

@@ -80,7 +80,7 @@ class ImportPlan:
         known = {visit.id for _, _, visit in whose if str(visit.id) in self._known}
         for visit, _, entries in self._records.measured(self._member.practice_id, known):
             self._held[visit.id] = {entry.path: entry for entry in entries}
-        return [self._take(*one) for one in whose]
+        return [self._take(*row) for row in whose]
 
     def _take(self, sheet: MeasurementSheet, client: Client, visit: Visit) -> Understood:
         new = values = 0

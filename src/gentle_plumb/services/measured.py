@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from datetime import date
 
 from ..core.body import DIMENSIONS, LEAST_CORRELATION, Body, Earlier
+from ..core.catalogue import QUANTITIES
 from ..core.drawing import HistoryPoint, Mark, history_marks
 from ..core.errors import MissingDimension
 from ..core.fit import FitResult, RemeasureSuggestion, suggest_remeasurement
@@ -265,7 +266,7 @@ def again_views(
 
 def _again(suggestion: RemeasureSuggestion, body: Body, unit: LengthUnit) -> RemeasureView:
     def said(before: float, after: float, key: str) -> str:
-        if key == "tilt":
+        if QUANTITIES[key].unit == "deg":
             return f"± {2 * before:.0f} to ± {2 * after:.0f} °"
         return f"± {format_length(2 * before, unit)} to ± {format_length(2 * after, unit, with_unit=True)}"
 

@@ -217,7 +217,9 @@ class MeasuringService:
 
     def precision(self, member: Member, unit: LengthUnit) -> list[PrecisionView]:
         """How every member repeats every dimension, by name and in the order of measuring."""
-        names = {one.id: one.name for one in self._accounts.members(member.practice_id)}
+        names = {
+            colleague.id: colleague.name for colleague in self._accounts.members(member.practice_id)
+        }
         pairs: dict[tuple[UUID, str], list[float]] = {}
         for difference in self._store.differences(member.practice_id):
             pairs.setdefault((difference.member_id, difference.dimension), []).append(difference.mm)

@@ -277,15 +277,15 @@ class ReportService:
                 f"This PDF has none of the boxes of version {report.number}'s form. Read in the file that came back, "
                 "filled in on a screen; a printed and scanned form has to be entered by hand."
             )
-        found = {}
+        answers = {}
         for id in asked:
             of = fields.report.request(id)
             if filled.get(f"done_{id}"):
-                found[of.done.id] = "yes"
+                answers[of.done.id] = "yes"
             if note := filled.get(f"note_{id}", "").strip():
-                found[of.note.id] = note
+                answers[of.note.id] = note
         by = ", ".join(said for name in ("by", "on") if (said := filled.get(name, "").strip()))
-        return {**found, fields.report.requests_by.id: by} if by else found
+        return {**answers, fields.report.requests_by.id: by} if by else answers
 
     def _papers(
         self, practice: Practice, snapshot: VisitSnapshot, workup: VisitResults, unit: LengthUnit
@@ -307,7 +307,7 @@ class ReportService:
         self, member: Member, snapshot: VisitSnapshot, workup: VisitResults, paper: Paper
     ) -> PrintedCopy:
         attached = self._attached(member, snapshot, workup, paper)
-        shown = {one.id for one in getattr(paper, "photos", ())}
+        shown = {photo.id for photo in getattr(paper, "photos", ())}
         pictures = {
             id: self._records.photo(member.practice_id, UUID(id))[1] for id in sorted(shown)
         }

@@ -88,13 +88,13 @@ class SqlAccounts(Store):
     def remove_member(self, practice_id: UUID, member_id: UUID, now: datetime) -> None:
         mine = (MEMBER.c.id == member_id) & (MEMBER.c.practice_id == practice_id)
         with self._engine.begin() as connection:
-            found = connection.execute(
+            row = connection.execute(
                 update(MEMBER)
                 .where(mine, _STAYS)
                 .values(left_at=now, password_hash="")
                 .returning(MEMBER.c.id)
             ).first()
-            if found is None:
+            if row is None:
                 raise NotFound("There is no such member.")
             for table in (SESSION, KNOWN_BROWSER):
                 connection.execute(delete(table).where(table.c.member_id == member_id))
@@ -123,8 +123,8 @@ class SqlAccounts(Store):
         return wait
 
     def clear_attempts(self, counted: Sequence[RateLimitKey]) -> None:
-        every = _TRY.key.in_([one.key for one in counted])
-        of_one_sender = _TRY.key.in_([one.key for one in counted if one.free <= 10])
+        every = _TRY.key.in_([attempts.key for attempts in counted])
+        of_one_sender = _TRY.key.in_([attempts.key for attempts in counted if attempts.free <= 10])
         less = update(SIGN_IN_TRY).where(every, _TRY["count"] > 0)
         with self._engine.begin() as connection:
             connection.execute(select(_TRY.key).where(every).order_by(_TRY.key).with_for_update())

@@ -71,18 +71,18 @@ class SqlAuditLog(Store):
         return AuditTarget(client_id=row.client_id, visit_id=row.id)
 
     def lines(self, practice_id: UUID, query: AuditQuery) -> list[AuditLine]:
-        found = _LINES.where(_LINE.practice_id == practice_id)
+        statement = _LINES.where(_LINE.practice_id == practice_id)
         for column, value in (
             (_LINE.client_id, query.client_id),
             (_LINE.member_id, query.member_id),
             (_LINE.act, query.act),
         ):
             if value is not None:
-                found = found.where(column == value)
+                statement = statement.where(column == value)
         if not query.carried and query.act is None:
-            found = found.where(_LINE.act != "carry")
+            statement = statement.where(_LINE.act != "carry")
         if query.before is not None:
-            found = found.where(_LINE.number < query.before)
+            statement = statement.where(_LINE.number < query.before)
         with self._reader.connect() as connection:
             zone = connection.scalar(
                 select(PRACTICE.c.time_zone).where(PRACTICE.c.id == practice_id)
@@ -90,32 +90,32 @@ class SqlAuditLog(Store):
             here = ZoneInfo(zone or "UTC")
             if query.since is not None:
                 begin = datetime.combine(query.since, datetime.min.time(), here)
-                found = found.where(_LINE.at >= begin)
+                statement = statement.where(_LINE.at >= begin)
             if query.until is not None:
                 end = datetime.combine(query.until + timedelta(days=1), datetime.min.time(), here)
-                found = found.where(_LINE.at < end)
-            rows = connection.execute(found.order_by(_LINE.number.desc()).limit(query.most))
+                statement = statement.where(_LINE.at < end)
+            rows = connection.execute(statement.order_by(_LINE.number.desc()).limit(query.most))
             return [_line(row) for row in rows]
 
     def whole(self, practice_id: UUID) -> Generator[AuditLine, None, None]:
-        found = _LINES.where(_LINE.practice_id == practice_id).order_by(_LINE.number)
+        lines = _LINES.where(_LINE.practice_id == practice_id).order_by(_LINE.number)
         with (
             self._engine.connect() as connection,
-            connection.execution_options(yield_per=2000).execute(found) as streamed,
+            connection.execution_options(yield_per=2000).execute(lines) as streamed,
         ):
             for row in streamed:
                 yield _line(row)
 
     def practices(self) -> list[UUID]:
         with self._reader.connect() as connection:
-            found = select(_LINE.practice_id).distinct().order_by(_LINE.practice_id)
-            return list(connection.scalars(found))
+            practices = select(_LINE.practice_id).distinct().order_by(_LINE.practice_id)
+            return list(connection.scalars(practices))
 
     def names(self, practice_id: UUID) -> dict[UUID, str]:
         clients = CLIENT.c
         with self._reader.connect() as connection:
-            found = select(clients.id, clients.name).where(clients.practice_id == practice_id)
-            return {row.id: row.name for row in connection.execute(found)}
+            names = select(clients.id, clients.name).where(clients.practice_id == practice_id)
+            return {row.id: row.name for row in connection.execute(names)}
 
 
 def _whose(kind: TargetKind, id: UUID) -> Select[UUID, UUID]:

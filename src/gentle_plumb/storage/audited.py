@@ -69,8 +69,8 @@ def watch(engine: Engine) -> None:
             and isinstance(given, dict)
             and statement.lstrip()[:6].lower() == "insert"
         ):
-            made = given.get("id")
-            call.made_client = made if isinstance(made, UUID) else call.made_client
+            new_id = given.get("id")
+            call.made_client = new_id if isinstance(new_id, UUID) else call.made_client
 
     @event.listens_for(engine, "commit")
     def committing(connection: Connection) -> None:

@@ -37,10 +37,10 @@ def need_consent(connection: Connection, visit_id: UUID, consent: str | None, fi
     """Raises NeedsConsent where the entry at ``consent`` is not ``yes``."""
     if consent is None:
         return
-    given = connection.execute(
+    answer = connection.execute(
         select(ENTRY.c.value).where(ENTRY.c.visit_id == visit_id, ENTRY.c.path == consent)
     ).scalar()
-    if given != "yes":
+    if answer != "yes":
         raise NeedsConsent(field, consent, NEEDED_FOR[consent])
 
 

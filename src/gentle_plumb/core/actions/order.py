@@ -24,15 +24,17 @@ def set_steps(actions: Sequence[Action]) -> tuple[Action, ...]:
 
     """
     steps = [action for action in actions if action.kind in STEP_KINDS]
-    found = [step for step in steps if step.group == "safe"]
+    steps_in_order = [step for step in steps if step.group == "safe"]
     settings = [step for step in steps if step.kind == "set"]
-    beside = [step for step in steps if step.kind != "set" and step not in found]
+    beside = [step for step in steps if step.kind != "set" and step not in steps_in_order]
     seated = [action for action in beside if action.posture == "seated"]
     for setting in (setting for setting in settings if setting.posture == "seated"):
-        found += [
-            action for action in seated if action.group == setting.group and action not in found
+        steps_in_order += [
+            action
+            for action in seated
+            if action.group == setting.group and action not in steps_in_order
         ]
-        found.append(setting)
-    found += [action for action in seated if action not in found]
-    found += [action for action in beside if action not in found]
-    return (*found, *(setting for setting in settings if setting.posture == "standing"))
+        steps_in_order.append(setting)
+    steps_in_order += [action for action in seated if action not in steps_in_order]
+    steps_in_order += [action for action in beside if action not in steps_in_order]
+    return (*steps_in_order, *(setting for setting in settings if setting.posture == "standing"))

@@ -68,9 +68,9 @@ class Assessment:
 
     def condition(self, key: str) -> Condition:
         """Return one clearance or support; raises KeyError."""
-        for one in self.conditions:
-            if one.key == key:
-                return one
+        for condition in self.conditions:
+            if condition.key == key:
+                return condition
         raise KeyError(key)
 
     @cached_property

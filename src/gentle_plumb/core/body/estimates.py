@@ -97,6 +97,6 @@ def estimate_from_others(name: str, factor: Factor, *, insist: bool = False) -> 
     expected = factor.expected(name) if factor.table.spread(name, factor.sex) else None
     if expected is None or factor.share_explained < LEAST_TOLD:
         raise MissingDimension(name, f"{entry.label} is not measured yet.")
-    weights = {known: one.r**2 / one.own for known, one in factor.known.items()}
+    weights = {known: link.r**2 / link.own for known, link in factor.known.items()}
     best = sorted(weights, key=lambda known: -weights[known])[:3]
     return Estimate(value_mm=expected.mm, sd_mm=expected.sd_mm, basis=tuple(best))

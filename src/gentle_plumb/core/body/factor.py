@@ -123,8 +123,8 @@ def factor_of(
         )
     return Factor(
         known=known,
-        precision=sum(one.r**2 / one.own for one in known.values()),
-        pull=sum(one.r * one.z / one.own for one in known.values()),
+        precision=sum(link.r**2 / link.own for link in known.values()),
+        pull=sum(link.r * link.z / link.own for link in known.values()),
         table=table,
         sex=sex,
     )

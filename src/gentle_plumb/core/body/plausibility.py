@@ -72,7 +72,7 @@ def _far(body: Body, values: Mapping[str, float]) -> list[PlausibilityDoubt]:
         aside.append(worst)
         factor = factor.without(worst)
     exchanged = exchanged_fields(values, factor)
-    found = []
+    doubts = []
     for name, mm in values.items():
         read = taken[name][1]
         if name in exchanged:
@@ -80,7 +80,7 @@ def _far(body: Body, values: Mapping[str, float]) -> list[PlausibilityDoubt]:
             swapped = ReadingError(
                 kind="exchanged", words="the two exchanged", mm=values[other], other=other
             )
-            found.append(
+            doubts.append(
                 PlausibilityDoubt(
                     dimension=name,
                     kind="far",
@@ -97,12 +97,12 @@ def _far(body: Body, values: Mapping[str, float]) -> list[PlausibilityDoubt]:
             continue
         slip = typed_in_the_other_field(name, mm, factor) or slip_of(name, mm, said)
         basis = _basis(name, factor)
-        found.append(
+        doubts.append(
             PlausibilityDoubt(
                 dimension=name, kind="far", value_mm=mm, others=basis, expected=said, slip=slip
             )
         )
-    return found
+    return doubts
 
 
 def _basis(name: str, factor: Factor) -> tuple[str, ...]:
@@ -133,7 +133,7 @@ def _earlier(
     body: Body, values: Mapping[str, float], earlier: Mapping[str, Earlier]
 ) -> list[PlausibilityDoubt]:
     """Values that moved more than a body does; adults don't grow, weight and posture change some."""
-    found = []
+    doubts = []
     compared = 0
     for name, mm in values.items():
         before = earlier.get(name)
@@ -144,7 +144,7 @@ def _earlier(
         if abs(mm - before.mm) <= DIMENSIONS[name].change_mm + FITS_AT_SE * error:
             continue
         said = Expected(mm=before.mm, sd_mm=error)
-        found.append(
+        doubts.append(
             PlausibilityDoubt(
                 dimension=name,
                 kind="earlier",
@@ -154,10 +154,10 @@ def _earlier(
                 since=before.on,
             )
         )
-    if len(found) >= SHEET_LEAST and len(found) >= SHEET_SHARE * compared:
-        first = found[0]
-        others = tuple(question.dimension for question in found[1:])
-        found.append(
+    if len(doubts) >= SHEET_LEAST and len(doubts) >= SHEET_SHARE * compared:
+        first = doubts[0]
+        others = tuple(question.dimension for question in doubts[1:])
+        doubts.append(
             PlausibilityDoubt(
                 dimension=first.dimension,
                 kind="sheet",
@@ -166,7 +166,7 @@ def _earlier(
                 since=first.since,
             )
         )
-    return found
+    return doubts
 
 
 def _sides(values: Mapping[str, float], other_side: Mapping[str, float]) -> list[PlausibilityDoubt]:

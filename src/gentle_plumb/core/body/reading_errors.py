@@ -70,7 +70,7 @@ def standard_errors_off(mm: float, said: Expected) -> float:
 
 def slip_of(name: str, mm: float, said: Expected) -> ReadingError | None:
     """A slip of one value that would put it where the others want it; the nearest one."""
-    found = [
+    differences = [
         (
             standard_errors_off(mm * factor, said),
             ReadingError(kind="unit", words=words, mm=mm * factor, factor=factor),
@@ -78,7 +78,7 @@ def slip_of(name: str, mm: float, said: Expected) -> ReadingError | None:
         for factor, words in FACTORS
         if standard_errors_off(mm * factor, said) <= FITS_AT_SE
     ]
-    found += [
+    differences += [
         (
             standard_errors_off(turned, said),
             ReadingError(kind="digits", words="two digits swapped", mm=turned),
@@ -86,7 +86,7 @@ def slip_of(name: str, mm: float, said: Expected) -> ReadingError | None:
         for turned in _digits_swapped(mm)
         if standard_errors_off(turned, said) <= DIGITS_AT_SE
     ]
-    return min(found, key=lambda one: one[0])[1] if found else None
+    return min(differences, key=lambda error: error[0])[1] if differences else None
 
 
 def typed_in_the_other_field(name: str, mm: float, rest: Factor) -> ReadingError | None:
@@ -112,7 +112,7 @@ def neighbours() -> tuple[tuple[str, str], ...]:
 
 def exchanged_fields(values: Mapping[str, float], rest: Factor) -> dict[str, tuple[str, Expected]]:
     """Values that would fit far better in each other's place: by name, with the other's name."""
-    found: dict[str, tuple[float, str, Expected]] = {}
+    likely: dict[str, tuple[float, str, Expected]] = {}
     for a, b in neighbours():
         if a not in values or b not in values or abs(values[a] - values[b]) < SWAP_LEAST_MM:
             continue
@@ -134,10 +134,10 @@ def exchanged_fields(values: Mapping[str, float], rest: Factor) -> dict[str, tup
         )
         if fits and now - then > SWAP_GAIN:
             for name, other, want in ((a, b, want_a), (b, a, want_b)):
-                if name not in found or found[name][0] < now - then:
-                    found[name] = (now - then, other, want)
+                if name not in likely or likely[name][0] < now - then:
+                    likely[name] = (now - then, other, want)
     return {
         name: (other, want)
-        for name, (_, other, want) in found.items()
-        if other in found and found[other][1] == name
+        for name, (_, other, want) in likely.items()
+        if other in likely and likely[other][1] == name
     }

@@ -72,18 +72,18 @@ def resolve_readings(
     418.0
 
     """
-    one = error_mm if error_mm is not None else house_error(repeat_limit_mm)
+    error_of_one = error_mm if error_mm is not None else house_error(repeat_limit_mm)
     count = len(readings_mm)
     if count == 0:
         return Resolved(value_mm=None, sd_mm=0.0, needs_third=False, spread_mm=0.0)
     if count == 1:
-        value, sd = float(readings_mm[0]), max(REPEAT_SD_FLOOR_MM, repeat_limit_mm, one)
+        value, sd = float(readings_mm[0]), max(REPEAT_SD_FLOOR_MM, repeat_limit_mm, error_of_one)
         return Resolved(value_mm=value, sd_mm=sd, needs_third=False, spread_mm=0.0, by="one")
     spread = abs(readings_mm[0] - readings_mm[1])
     if spread <= repeat_limit_mm:
         return Resolved(
             value_mm=fmean(readings_mm[:2]),
-            sd_mm=max(REPEAT_SD_FLOOR_MM, spread / 2, one / sqrt(2)),
+            sd_mm=max(REPEAT_SD_FLOOR_MM, spread / 2, error_of_one / sqrt(2)),
             needs_third=False,
             spread_mm=spread,
             by="mean",
@@ -94,7 +94,7 @@ def resolve_readings(
     nearest = min(ordered[1] - ordered[0], ordered[2] - ordered[1])
     return Resolved(
         value_mm=float(median(ordered)),
-        sd_mm=max(REPEAT_SD_FLOOR_MM, nearest / 2, MEDIAN_OF_THREE * one),
+        sd_mm=max(REPEAT_SD_FLOOR_MM, nearest / 2, MEDIAN_OF_THREE * error_of_one),
         needs_third=False,
         spread_mm=spread,
         by="median",

@@ -31,6 +31,9 @@ Datum = Literal[
     "between",
 ]
 Drag = Literal["up", "along", "across"]
+CheckCase = Literal["leg_forward", "on_support", "saddle", "one_hand", "by_reading", "no_armrests"]
+"""What makes another test on the person hold: a leg held forward, feet on a support, a saddle, one hand that types,
+a distance that a stretched arm can't check, and armrests that are to go."""
 
 
 DATUM_WORDS: dict[Datum, str] = {
@@ -96,6 +99,8 @@ class Quantity:
     check_outside : str
         The same where a limit keeps the setting out of its band, so that the usual test can't be
         passed; empty where it can.
+    checks : mapping
+        The tests that hold instead in special cases, the first that applies.
     order, order_hands_first : int
         Place in the working order where all can move, and where the surface can't; 0 for what is no
         step of its own. Source: house-order.
@@ -119,6 +124,8 @@ class Quantity:
         What a person says or shows when it is nearly right, with the sign of the change that answers it.
     zero_is_none : bool
         Whether 0 means that the piece is not there, or out of the way.
+    taken_away : str
+        What is said of a target of 0, where it means that the piece goes; empty where the piece stays.
     flag_label : str
         On its flag, where that is not its label.
     there : {"", "footrest", "screen"}
@@ -129,6 +136,10 @@ class Quantity:
         The slot of additions that it stands on: taken away, its height changes.
     built_in : bool
         Whether it is built into its piece: another piece changes it, nothing sets it.
+    on_display : bool
+        Whether a desk's own display can show it, and a key of the desk hold it.
+    any_target_is_step : bool
+        Whether every target but 0 is gone through in Set, however near the value as found lies.
 
     """
 
@@ -158,6 +169,7 @@ class Quantity:
     far_off_deg: float = 30.0
     check: str = ""
     check_outside: str = ""
+    checks: Mapping[CheckCase, str] = field(default_factory=dict)
     order: int = 0
     order_hands_first: int = 0
     order_standing: int = 0
@@ -170,11 +182,14 @@ class Quantity:
     group: SetGroup
     nudges: Mapping[str, int] = field(default_factory=dict)
     zero_is_none: bool = False
+    taken_away: str = ""
     flag_label: str = ""
     there: Literal["", "footrest", "screen"] = ""
     seen_against: Literal["", "lower_leg", "elbow", "eye"] = ""
     stands_on: Literal["", "desk", "screen"] = ""
     built_in: bool = False
+    on_display: bool = False
+    any_target_is_step: bool = False
 
     @property
     def settable(self) -> bool:

@@ -216,11 +216,11 @@ def _handles(spells: Sequence[Spell], x: Callable[[int], float]) -> list[DayHand
 
 def _edges(fixed: Fixed) -> tuple[Field[float], Field[float], str]:
     """Return the fields that hold when something begins and how long it is, and its name."""
-    at = fields.pace
+    pace = fields.pace
     if fixed.own:
-        own = at.spell(fixed.id)
+        own = pace.spell(fixed.id)
         return own.at, own.minutes, f"{NAMES[fixed.posture].title()} of your own"
-    asked = at.meeting.get(fixed.id)
+    asked = pace.meeting.get(fixed.id)
     if asked is None:
-        return at.lunch_at, at.lunch, "Lunch"
+        return pace.lunch_at, pace.lunch, "Lunch"
     return asked.at, asked.minutes, "Meeting"

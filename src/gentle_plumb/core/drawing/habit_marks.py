@@ -44,7 +44,7 @@ def _joint(pose: Pose, habit: Habit) -> Point:
 
 def _stacked(habits: list[tuple[Habit, Point]], top: float, bottom: float) -> list[_Placed]:
     """Fields one under the other, in the order of their joints, as even as there is room."""
-    ordered = sorted(habits, key=lambda one: one[1][1])
+    ordered = sorted(habits, key=lambda mark: mark[1][1])
     room = (bottom - top) / max(1, len(ordered))
     height = max(FIELD_H, min(room - GAP, FIELD_H + 8))
     return [
@@ -82,7 +82,7 @@ def ink_habits(
 
     """
     placed = [(habit, sheet.at(_joint(pose, habit))) for habit in habits_for(posture)]
-    placed.sort(key=lambda one: one[1][0])
+    placed.sort(key=lambda mark: mark[1][0])
     half = len(placed) // 2
     wide, letters = field_size(width)
     marks: list[Mark] = []

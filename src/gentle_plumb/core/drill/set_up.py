@@ -118,7 +118,7 @@ def _explains(chance: Chance, case: Case, sex: Sex, unit: LengthUnit) -> SetUpQu
     worst = max(off, key=lambda joint: abs(joint.excess_deg or 0.0))
     gains = sorted(
         ((_gain(case, row, worst), _verb(row), row) for row in rows),
-        key=lambda one: one[0],
+        key=lambda gain: gain[0],
         reverse=True,
     )
     if gains[0][0] - gains[1][0] < CLEARLY_DEG:
@@ -156,7 +156,12 @@ def _gain(case: Case, row: FitRow, joint: Joint) -> float:
         moved["keys"] = found.keys + row.setting - found.surface  # type: ignore[operator]  # none of them is None
     settings: Settings = replace(found, **moved)
     after = next(
-        (one for one in joints_of(case, settings, "seated") if one.joint == joint.joint), joint
+        (
+            joint_after
+            for joint_after in joints_of(case, settings, "seated")
+            if joint_after.joint == joint.joint
+        ),
+        joint,
     )
     return abs(joint.excess_deg or 0.0) - abs(after.excess_deg or 0.0)
 

@@ -69,12 +69,12 @@ def _decided(finding: Finding, facts: Facts) -> Finding:
 
 def _own(facts: Facts) -> list[Finding]:
     """Return the practitioner's own findings, in the order of the record."""
-    found, record = [], facts.record
+    judged, record = [], facts.record
     for id in record.members(fields.work.OWN_FINDINGS):
         asked = fields.work.own_finding(id)
         title = record[asked.title]
         if title:
-            found.append(
+            judged.append(
                 Finding(
                     id=f"own-{id}",
                     subject="Own",
@@ -91,7 +91,7 @@ def _own(facts: Facts) -> list[Finding]:
                     verdict=Verdict.ACCEPTED,
                 )
             )
-    return found
+    return judged
 
 
 def findings(facts: Facts) -> list[Finding]:
@@ -109,11 +109,12 @@ def findings(facts: Facts) -> list[Finding]:
 
     """
     said = set(facts.record.members(fields.work.FINDINGS))
-    found = [finding for finding in _all(facts) if finding is not None]
+    findings = [finding for finding in _all(facts) if finding is not None]
     if said:
-        found = [
-            _decided(finding, facts) if finding.record_id in said else finding for finding in found
+        findings = [
+            _decided(finding, facts) if finding.record_id in said else finding
+            for finding in findings
         ]
-    found += _own(facts)
-    off = sorted((finding for finding in found if finding.state == "off"), key=rank)
-    return off + [finding for finding in found if finding.state != "off"]
+    findings += _own(facts)
+    off = sorted((finding for finding in findings if finding.state == "off"), key=rank)
+    return off + [finding for finding in findings if finding.state != "off"]

@@ -11,8 +11,9 @@ from ..body import Body
 from ..choices import Hand
 from ..errors import MissingInput
 from ..intake import PersonLimits
-from ..policy import Policy
+from ..policy import POLICY_RANGES, Policy
 from ..reuse import Reuse
+from ..tolerances import SAME_DEG
 from ..workstation import (
     LOUNGES,
     ArmrestKind,
@@ -199,3 +200,21 @@ def with_declared(settings: Settings, station: Workstation) -> tuple[Settings, f
     said = {key: span.low for key, span in spans.items() if span is not None and span.fixed}
     told = {key: value for key, value in said.items() if settings.get(key) is None}
     return settings.over(Settings(**told)), frozenset(told)
+
+
+def leaning_at(case: Case, backrest: float) -> Case:
+    """Return the case with its back leaning on the backrest.
+
+    Parameters
+    ----------
+    case : Case
+    backrest : float
+        Where it stands, degrees from level.
+
+    """
+    if case.seat_stays or case.workstation.chair.backless:
+        return case
+    usual = case if case.lean is None else replace(case, lean=None)
+    band = POLICY_RANGES["recline"][0]
+    lean = min(band.high, max(band.low, backrest - 90.0))
+    return usual if abs(lean - usual.recline()) < SAME_DEG else replace(case, lean=lean)

@@ -8,8 +8,7 @@ from dataclasses import replace
 from ..body import Body
 from ..words import say
 from ..workstation import ChairKind, Span
-from .case import Case
-from .lean import leaning_at
+from .case import Case, leaning_at
 from .result import FitRow
 from .rows import about, kept, ranged_row, target_row
 from .seat_rows import row_by_reason, seat_stays

@@ -131,11 +131,11 @@ class Gaps:
 
     def legs(self, seat: float) -> tuple[float, float]:
         """Mm the feet lack of a support, degrees of knee and hip."""
-        found = self._legs.get(seat)
-        if found is None:
+        known = self._legs.get(seat)
+        if known is None:
             hangs, over = legs_at(self._model, seat)
-            found = self._legs[seat] = hangs, round(over, COST_DECIMALS)
-        return found
+            known = self._legs[seat] = hangs, round(over, COST_DECIMALS)
+        return known
 
     def score(self, seat: float, gap: float) -> Score:
         """Policy's first piece, degrees outside, degrees from the target, mm of the picture."""

@@ -11,9 +11,8 @@ from collections.abc import Callable
 from dataclasses import dataclass, replace
 
 from ..workstation import Settings
-from .case import Case
+from .case import Case, leaning_at
 from .fit import fit
-from .lean import leaning_at
 from .moves import moves_between
 from .result import FitResult, FitRow, Posture, PostureFit
 

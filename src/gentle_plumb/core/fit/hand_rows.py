@@ -74,8 +74,8 @@ def surface_limits(
         lowest = seat + max(room, rests or 0.0) + desk.thickness
         if target < lowest - SAME_MM:
             bodily = limit("surface", "desk", kind, lowest, target - lowest)
-            ends = [one for one in limits if one.at > lowest + SAME_MM]
-            same = [one for one in limits if abs(one.at - lowest) <= SAME_MM]
+            ends = [bound for bound in limits if bound.at > lowest + SAME_MM]
+            same = [bound for bound in limits if abs(bound.at - lowest) <= SAME_MM]
             limits = ends or (same if same and _raised(case, seat) else [bodily])
     return limits
 
@@ -104,7 +104,10 @@ def hand_rows(
         top, surface, surface_limits(case, top.target, seat, surface, seated=seated), "desk"
     )
     thickness = case.keyboard_thickness()
-    on_keys = [limit("keys", one.piece, one.kind, one.at + thickness, one.short) for one in limits]
+    on_keys = [
+        limit("keys", bound.piece, bound.kind, bound.at + thickness, bound.short)
+        for bound in limits
+    ]
     return [
         set_row(top, surface, limits, elbow),
         set_row(keys, surface + thickness, on_keys, elbow),

@@ -12,9 +12,8 @@ from ..errors import MissingInput, OutOfReach
 from ..policy import JOINT_BANDS, Band, judged_excess
 from ..posture import abduction_deg, elbow_angle_deg, gaze_deg, thigh_slope_deg
 from ..workstation import OUTERMOST_LETTER_MM, ArmrestKind, PointerKind, Settings
-from .case import Case
+from .case import Case, leaning_at
 from .frame import Frame, legs_terms, level_seat, reach
-from .lean import leaning_at
 from .person import hip_band, knee_band
 from .screen_rules import top_band
 from .search_model import USUAL_DISTANCE_MM

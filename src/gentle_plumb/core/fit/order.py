@@ -38,12 +38,12 @@ def working_order(case: Case, result: FitResult) -> list[FitRow]:
 
 def _steps(rows: Sequence[FitRow], place: Callable[[Quantity], int]) -> list[FitRow]:
     """Return the rows that are steps, by their place."""
-    found = [
+    chair_rows = [
         (place(QUANTITIES[row.key]), row)
         for row in rows
         if row.remedy or (row.setting is not None and not _joined(row) and _worth_a_step(row))
     ]
-    return [row for index, row in sorted(found, key=lambda pair: pair[0]) if index]
+    return [row for index, row in sorted(chair_rows, key=lambda pair: pair[0]) if index]
 
 
 def by_eye(result: FitResult) -> bool:
@@ -69,7 +69,7 @@ def _worth_a_step(row: FitRow) -> bool:
     quantity = QUANTITIES[row.key]
     if row.target is None:
         return False  # the client's own seating, or nothing to aim at
-    if row.key == "seat_slope" and row.target:
+    if quantity.any_target_is_step and row.target:
         return True  # the thighs fall to the knee: a pan that stays level presses on them
     if quantity.zero_is_none and not row.setting and not row.found:
         return False  # the feet reach the floor, and nothing lies under them

@@ -76,8 +76,8 @@ def target_row(
         return empty_row(subject, status, found=found, **known)
 
     try:
-        made = tuple(terms(case.body))
-        aim = total(made)
+        own_terms = tuple(terms(case.body))
+        aim = total(own_terms)
         low, high = ends(aim)
     except MissingInput as missing:
         return row("not_assessable", reason=missing.reason)
@@ -89,7 +89,7 @@ def target_row(
         "target": aim,
         "low": low,
         "high": high,
-        "terms": made,
+        "terms": own_terms,
         "setting": aim,
     }
     if not case.uncertain:
@@ -168,11 +168,11 @@ def binding(row: FitRow, setting: float, limits: Sequence[Limit], piece: str) ->
     A piece may end short of the target and yet not decide: what binds is where the setting stands.
     """
 
-    def binds(one: Limit) -> bool:
-        if one.kind in RANGE_ENDS:
-            return abs(one.at - setting) <= SAME_MM
-        if one.kind in BODILY:
-            beyond = setting - one.at if one.short > 0 else one.at - setting
+    def binds(bound: Limit) -> bool:
+        if bound.kind in RANGE_ENDS:
+            return abs(bound.at - setting) <= SAME_MM
+        if bound.kind in BODILY:
+            beyond = setting - bound.at if bound.short > 0 else bound.at - setting
             return beyond >= -SAME_MM
         return True
 
@@ -183,7 +183,7 @@ def kept(case: Case, row: FitRow, piece: str) -> FitRow:
     """Return the row left as it was found, where that holds and the policy keeps what holds."""
     if not case.policy.keep_what_holds or row.status != "holds" or row.found is None:
         return row
-    if any(one.kind not in NO_LIMIT | RANGE_ENDS for one in row.limits):
+    if any(bound.kind not in NO_LIMIT | RANGE_ENDS for bound in row.limits):
         return row
     cost = row.cost
     return row.replace(

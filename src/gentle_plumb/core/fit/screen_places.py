@@ -86,10 +86,10 @@ def place_screens(case: Case, distance: float) -> tuple[Placed, ...]:
     ahead = 0.0
     if seam:
         ahead = -_side(case, beside[0], 0) * half_angle(main, distance)
-    found = [Placed(id="screen", bearing=ahead, neck=neck_turn(ahead), seam=seam)]
+    placed = [Placed(id="screen", bearing=ahead, neck=neck_turn(ahead), seam=seam)]
     for index, screen in enumerate(others):
         if screen.place == ScreenPlace.ABOVE:
-            found.append(Placed(id=screen.id, bearing=ahead, neck=neck_turn(ahead)))
+            placed.append(Placed(id=screen.id, bearing=ahead, neck=neck_turn(ahead)))
             continue
         at_seam, side = seam and screen is beside[0], _side(case, screen, index)
         own = half_angle(screen.width, distance)
@@ -99,5 +99,5 @@ def place_screens(case: Case, distance: float) -> tuple[Placed, ...]:
             between = beside[0].width if seam and side * ahead <= 0 else main
             taken = half_angle(between, distance)
             bearing = side * ((2 * taken if seam else taken) + own)
-        found.append(Placed(id=screen.id, bearing=bearing, neck=neck_turn(bearing), seam=at_seam))
-    return tuple(found)
+        placed.append(Placed(id=screen.id, bearing=bearing, neck=neck_turn(bearing), seam=at_seam))
+    return tuple(placed)

@@ -103,7 +103,9 @@ def top_row(
         (reach.step or 0.0) / 2 if reach is not None else 0.0
     )  # nearer than this, none is nearer
     limits = [
-        one for one in limits if (aim - one.at) * one.short > 0 and abs(aim - one.at) >= next_place
+        bound
+        for bound in limits
+        if (aim - bound.at) * bound.short > 0 and abs(aim - bound.at) >= next_place
     ]
     binds = binding(row, setting, limits, "screen")
     if row.low is not None and row.high is not None and row.low <= setting <= row.high:
@@ -111,9 +113,13 @@ def top_row(
     return set_row(row, setting, binds, neck)
 
 
-def _put_inside(one: Limit) -> Limit:
+def _put_inside(outside: Limit) -> Limit:
     """Return why a picture in its band is not on its target: it is kept off the band's end."""
-    return limit(one.key, one.piece, "inside", one.at, one.short) if one.kind == "choice" else one
+    return (
+        limit(outside.key, outside.piece, "inside", outside.at, outside.short)
+        if outside.kind == "choice"
+        else outside
+    )
 
 
 def distance_row(case: Case, posture: Posture, elbow_deg: float) -> FitRow:

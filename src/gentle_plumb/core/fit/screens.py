@@ -100,7 +100,7 @@ def _apart(case: Case, distance: float | None, rows: list[FitRow]) -> list[FitRo
         )
         if row.setting is not None and width is not None and place == ScreenPlace.BESIDE
     ]
-    beside.sort(key=lambda one: one[0].setting or 0.0)
+    beside.sort(key=lambda row: row[0].setting or 0.0)
     clash = any(
         (right.setting or 0.0) - (left.setting or 0.0)
         < half_angle(value, distance) + half_angle(other, distance) - OVERLAP_DEG
@@ -112,14 +112,14 @@ def _apart(case: Case, distance: float | None, rows: list[FitRow]) -> list[FitRo
 def _bearing(case: Case, id: str, placed: Callable[[str], Placed], value: float | None) -> FitRow:
     why = "Put what is looked at most straight ahead."
     try:
-        at = placed(id)
-        turn = f"turned in by {at.turn_in:.0f}° to face the client"
-        neck = f"{at.neck:.0f}° are left for the neck after the eyes' first {EYES_TURN_DEG:.0f}°"
+        place = placed(id)
+        turn = f"turned in by {place.turn_in:.0f}° to face the client"
+        neck = f"{place.neck:.0f}° are left for the neck after the eyes' first {EYES_TURN_DEG:.0f}°"
         why = (
             f"Used equally: the seam lies on the midline, {turn}; {neck}."
-            if at.seam
+            if place.seam
             else f"{turn[0].upper()}{turn[1:]}; {neck}."
-            if at.bearing
+            if place.bearing
             else why
         )
     except MissingInput:
@@ -127,9 +127,11 @@ def _bearing(case: Case, id: str, placed: Callable[[str], Placed], value: float 
     subject = about(f"{id}_bearing", "seated", source="house-bearing", why=why)
 
     def terms(_: Body) -> Sequence[Term]:
-        at = placed(id)
-        label = "seam on the midline" if at.seam else "edge to edge" if at.bearing else "ahead"
-        return (Term(label=label, value=at.bearing),)
+        place = placed(id)
+        label = (
+            "seam on the midline" if place.seam else "edge to edge" if place.bearing else "ahead"
+        )
+        return (Term(label=label, value=place.bearing),)
 
     row = target_row(
         case, subject, terms, lambda target: _bearing_band(case, id, target), found=value

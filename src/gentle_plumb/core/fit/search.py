@@ -182,11 +182,11 @@ def _search(model: SearchModel) -> Solution:
         # Seats that cost nothing form intervals whose ends are turning points, and so is what is
         # preferred on them: only where nothing is free of cost does every lattice point count.
         strata = strata_of(surfaces)
-        found = [(span, turning_seats(model, seats, span, turns)) for span in strata]
-        for span, points in found:
+        by_stratum = [(span, turning_seats(model, seats, span, turns)) for span in strata]
+        for span, points in by_stratum:
             best = best_of(model, gaps, span, by_legs(model, points), best)
         if best is None or not best.rank.free:
-            for span, points in found:
+            for span, points in by_stratum:
                 if span.fixed or (span.step is None and gaps.convex):
                     best = _split(model, gaps, span, points, best)
                 else:

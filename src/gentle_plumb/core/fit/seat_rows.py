@@ -147,7 +147,7 @@ def highest_seat(case: Case, target: float, surface: float | None) -> float:
 
     """
     limits = _seat_limits(case, target, surface)
-    return min([target, *(one.at for one in limits if one.kind != "hangs")])
+    return min([target, *(bound.at for bound in limits if bound.kind != "hangs")])
 
 
 def row_by_reason(

@@ -15,6 +15,5 @@ from .person_limits import (
     limits_applying,
     person_limits,
 )
-from .precautions import PRECAUTIONS, Precaution
-from .red_flags import RED_FLAGS, URGENCY, RedFlag, Urgency
+from .screening import PRECAUTIONS, RED_FLAGS, URGENCY, Precaution, RedFlag, Urgency
 from .surgery import OperatedPart

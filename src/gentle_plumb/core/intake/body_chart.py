@@ -63,18 +63,18 @@ def _regions(line: dict[str, str]) -> tuple[Region, ...]:
     client's left is on the viewer's left.
     """
     place = f"regions.csv: {line['id']}"
-    given = {name: cell for name, cell in line.items() if name != "sides"}
-    one = entry(Region, given, place, {float: float})
+    cells = {name: cell for name, cell in line.items() if name != "sides"}
+    region = entry(Region, cells, place, {float: float})
     if line["sides"] == "one":
-        return (one,)
+        return (region,)
     if line["sides"] != "both":
         raise TableError(f"{place}: sides is one or both")
-    other = replace(one, x=MAP_W - one.x, turn=-one.turn)
-    right, left = (one, other) if one.view == "front" else (other, one)
-    label = one.label[0].lower() + one.label[1:]
+    other = replace(region, x=MAP_W - region.x, turn=-region.turn)
+    right, left = (region, other) if region.view == "front" else (other, region)
+    label = region.label[0].lower() + region.label[1:]
     return (
-        replace(right, id=f"{one.id}_right", label=f"Right {label}"),
-        replace(left, id=f"{one.id}_left", label=f"Left {label}"),
+        replace(right, id=f"{region.id}_right", label=f"Right {label}"),
+        replace(left, id=f"{region.id}_left", label=f"Left {label}"),
     )
 
 

@@ -14,7 +14,7 @@ from .demands import Demand
 from .figures import FIGURES
 from .limit_in_force import LimitInForce
 from .limits import LIMITS, STRONGER, LimitId
-from .precautions import PRECAUTIONS
+from .screening import PRECAUTIONS
 from .surgery import PART_BARS, STANDS_ON, OperatedPart
 
 LEAST_HIP_DEG = {LimitId.HIP_OPEN: 100.0, LimitId.HIP_ABOVE_KNEE: 95.0}

@@ -1,6 +1,6 @@
 """The client's own page: what a client is asked, how answers are read, and how they are sorted."""
 
-from .habits import HABIT_OF
+from .answers import HABIT_OF, read_answer
 from .lengths import LengthDoubt, doubtful_lengths
 from .questions import (
     LENGTHS,
@@ -13,7 +13,6 @@ from .questions import (
     questions_before,
     questions_of_check,
 )
-from .reading import read_answer
 from .requests import questions_of_requests
 from .triage import (
     LEVELS,

@@ -88,11 +88,11 @@ def lay_day(asked: DayRequest) -> tuple[Spell, ...]:
         )
     spells: list[Spell] = []
     index = asked.start
-    for one in (*fixed, None):
-        until = end if one is None else min(one.at, end)
+    for break_ in (*fixed, None):
+        until = end if break_ is None else min(break_.at, end)
         spells += _window(asked, index, until, spells[-1] if spells else None)
-        if one is not None and one.at < end:
-            kept = replace(one, minutes=min(one.minutes, end - one.at))
+        if break_ is not None and break_.at < end:
+            kept = replace(break_, minutes=min(break_.minutes, end - break_.at))
             posture = kept.posture if kept.posture != "stand" or asked.stands else "sit"
             spells.append(Spell(at=kept.at, minutes=kept.minutes, posture=posture, fixed=kept))
             index = kept.end

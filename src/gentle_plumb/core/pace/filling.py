@@ -37,7 +37,7 @@ def _taken(
     Of tasks that suit alike, the one with the greatest share still to do comes next, so that they
     take turns over the day; a meeting is a meeting as long as hours of meetings are left.
     """
-    found, minutes, suits = [], spell.minutes, SUITS[spell.posture]
+    filled, minutes, suits = [], spell.minutes, SUITS[spell.posture]
 
     def rank(task: TaskDay) -> tuple[bool, int, float]:
         meeting = spell.meeting and task.id == "meetings"
@@ -49,6 +49,6 @@ def _taken(
         taken = min(minutes, left[task.id])
         left[task.id] -= taken
         minutes -= taken
-        found.append((task.id, taken))
+        filled.append((task.id, taken))
         open_ones.remove(task)
-    return tuple(found)
+    return tuple(filled)

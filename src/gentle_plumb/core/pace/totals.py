@@ -124,12 +124,12 @@ def ramp_weeks(full: int, weeks: int, longest: int) -> tuple[RampWeek, ...]:
     """
     spell = min(FIRST_SPELL_MIN, longest)
     first = min(full, FIRST_SPELLS * spell)
-    found = []
+    totals = []
     for week in range(1, weeks + 1):
         grown = first + (full - first) * (week - 1) / weeks
         stand = max(first, int(grown // RAMP_STEP_MIN) * RAMP_STEP_MIN)
-        found.append(RampWeek(week=week, stand=stand, longest=spell if week == 1 else longest))
-    return tuple(found)
+        totals.append(RampWeek(week=week, stand=stand, longest=spell if week == 1 else longest))
+    return tuple(totals)
 
 
 def lay_week(asked: DayRequest, week: RampWeek) -> tuple[Spell, ...]:

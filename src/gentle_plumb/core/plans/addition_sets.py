@@ -26,7 +26,6 @@ from .addition import Addition
 from .addition_set import AdditionSet, cost_of, items_used, with_additions
 from .additions import desk_additions, pointer_additions
 from .back_additions import back_additions
-from .budget import MOST_WORK
 from .extras import extras_of
 from .feet_additions import feet_additions, topped
 from .frontier import ALIKE_DEG, Frontier, Quality, Worth
@@ -34,6 +33,7 @@ from .height_search import Heights, HeightSearch, OwnNumbers
 from .keys_additions import keys_additions
 from .own_plan import own_kit
 from .planner import Planner
+from .posture_search import MOST_WORK
 from .screen_additions import screen_additions
 from .seat_additions import seat_additions
 
@@ -43,13 +43,13 @@ PERFECT = Quality(False, 0.0, 0.0, 0.0)
 def bases_of(case: Case, tier: Tier) -> list[AdditionSet]:
     """Return every set of chair, desk, keys and what is done about the back, the cheapest first."""
     slots = (seat_additions(case, tier), desk_additions(case, tier), keys_additions(case, tier))
-    found: list[AdditionSet] = []
+    kits: list[AdditionSet] = []
     for chosen in product(*((None, *slot) for slot in slots)):
         kit = tuple(addition for addition in chosen if addition is not None)
-        made = replace(case, workstation=with_additions(case.workstation, kit))
-        found.append(kit)
-        found += [(*kit, back) for back in back_additions(made, tier, items_used(kit))]
-    return sorted(found, key=cost_of)
+        with_kit = replace(case, workstation=with_additions(case.workstation, kit))
+        kits.append(kit)
+        kits += [(*kit, back) for back in back_additions(with_kit, tier, items_used(kit))]
+    return sorted(kits, key=cost_of)
 
 
 def by_cost(additions: list[Addition]) -> Iterator[AdditionSet]:

@@ -42,25 +42,25 @@ def discomforts_of(case: Case, station: Workstation) -> tuple[Discomfort, ...]:
     chair = station.chair
     if case.own_seat:
         return ()
-    found = []
+    gains = []
     if chair.kind == ChairKind.SADDLE:
-        found.append(("saddle", SADDLE_DEG))
+        gains.append(("saddle", SADDLE_DEG))
     elif chair.kind in LOUNGES:
-        found.append(("lounge", NO_BACK_DEG))
+        gains.append(("lounge", NO_BACK_DEG))
     elif chair.backless:
-        found.append(("no_back", NO_BACK_DEG))
+        gains.append(("no_back", NO_BACK_DEG))
     elif chair.supports_back is False:
-        found.append(("no_lumbar", NO_LUMBAR_DEG))
+        gains.append(("no_lumbar", NO_LUMBAR_DEG))
     if not chair.steady:
-        found.append(("unsteady", UNSTEADY_DEG))
+        gains.append(("unsteady", UNSTEADY_DEG))
     if chair.ring:
-        found.append(("ring", RING_DEG))
+        gains.append(("ring", RING_DEG))
     off = _depth_off(case, station)
     if off:
         key = "deep" if off > 0 else "short"
         depth = QUANTITIES["seat_depth"]
-        found.append((key, depth.share_off(off) * depth.far_off_deg))
-    return tuple(Discomfort(key=key, label=say(f"comfort.{key}"), deg=deg) for key, deg in found)
+        gains.append((key, depth.share_off(off) * depth.far_off_deg))
+    return tuple(Discomfort(key=key, label=say(f"comfort.{key}"), deg=deg) for key, deg in gains)
 
 
 def comfort_deg(case: Case, station: Workstation) -> float:

@@ -34,10 +34,10 @@ def offers_of(case: Case, *, own: OwnNumbers | None = None) -> tuple[Offer, ...]
     for place, slot in enumerate(slots):
         before = tuple(addition for addition in kit if addition.slot in slots[:place])
         others = tuple(addition for addition in kit if addition.slot != slot)
-        made = replace(case, workstation=with_additions(case.workstation, before))
+        with_kit = replace(case, workstation=with_additions(case.workstation, before))
         rest = planner.over(others)
         mine = []
-        for addition in offers_in(made, slot, items_used(others)):
+        for addition in offers_in(with_kit, slot, items_used(others)):
             over, minutes = planner.over(_in_order((*others, addition)))
             mine.append(
                 Offer(

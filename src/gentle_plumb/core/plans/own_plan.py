@@ -69,7 +69,7 @@ def offers_in(case: Case, slot: Slot, used: dict[str, int]) -> list[Addition]:
 
 
 def _left(case: Case, item: str, used: dict[str, int]) -> int:
-    count = next((one.count for one in case.workstation.items if one.id == item), 0)
+    count = next((stock.count for stock in case.workstation.items if stock.id == item), 0)
     return count - used.get(item, 0)
 
 
@@ -105,8 +105,8 @@ def own_kit(case: Case, taken: Collection[str]) -> AdditionSet:
     """
     kit: list[Addition] = []
     for slot in SLOTS:
-        made = replace(case, workstation=with_additions(case.workstation, tuple(kit)))
-        offered = offers_in(made, slot, items_used(tuple(kit)))
+        with_kit = replace(case, workstation=with_additions(case.workstation, tuple(kit)))
+        offered = offers_in(with_kit, slot, items_used(tuple(kit)))
         kit += [addition for addition in offered if key_of(addition) in taken][:1]
     return tuple(kit)
 

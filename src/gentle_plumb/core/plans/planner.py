@@ -6,9 +6,10 @@ from ..assessment import hard_limits
 from ..catalogue import TIERS, Tier
 from ..changed import changed
 from ..fit import AimedSettings, Case, aimed_settings, untold_joints
+from ..words import say
+from ..workstation import ScreenKind
 from .addition import PRICE_LABELS, Addition
 from .addition_set import AdditionSet, key_of_set, with_additions
-from .assumptions import assumptions_of
 from .height_search import OwnNumbers
 from .own_plan import key_of
 from .plan import NOT_ALL_TRIED, RISERS_WARNING, Added, Plan, total_of, what_is_left
@@ -77,11 +78,11 @@ class Planner:
 
 def untold_in(case: Case, settled: AimedSettings) -> tuple[str, ...]:
     """Return the joints of both postures that nothing can be told of, each once."""
-    told = [
+    untold = [
         untold_joints(joints, seat_stays=case.seat_stays)
         for joints in (settled.joints_seated, settled.joints_standing)
     ]
-    return tuple(dict.fromkeys(label for labels in told for label in labels))
+    return tuple(dict.fromkeys(label for labels in untold for label in labels))
 
 
 def added_by(kit: AdditionSet) -> tuple[Added, ...]:
@@ -138,3 +139,26 @@ def _cautions(case: Case, kit: AdditionSet) -> tuple[str, ...]:
             "Use a high chair on castors only with brakes or glides; set the foot ring first."
         )
     return tuple(texts)
+
+
+def assumptions_of(case: Case) -> tuple[str, ...]:
+    """Return what a case takes for granted, in words.
+
+    Parameters
+    ----------
+    case : Case
+        With the additions in place.
+
+    """
+    station = case.workstation
+    screen = station.screen
+    moves = screen.kind != ScreenKind.LAPTOP and screen.on_wall_at is None
+    taken = (
+        ("plan.any_seat", case.sits and station.chair.seat is None and not case.seat_stays),
+        ("plan.any_surface", station.desk.surface is None),
+        ("plan.any_top", moves and screen.top_above_surface is None),
+        ("plan.no_thickness", case.sits and station.desk.thickness is None),
+        ("plan.laptop_keys", station.keyboard.assumed),
+        ("plan.usual_footrest", station.feet_assumed),
+    )
+    return tuple(say(words) for words, holds in taken if holds)

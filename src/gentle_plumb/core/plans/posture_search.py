@@ -4,8 +4,7 @@ from __future__ import annotations
 
 from ..changed import changed
 from ..fit import Lengths, SearchModel, Solution, hold, search, with_picture, without_picture
-from ..workstation import ScreenKind, Settings, Workstation
-from .budget import work_of
+from ..workstation import ScreenKind, Settings, Span, Workstation
 
 
 class PostureSearch:
@@ -57,3 +56,25 @@ class PostureSearch:
         own = self._own
         seat = own.seat if model.legs is not None else None
         return hold(model, seat=seat, surface=own.surface, top=own.screen_top)
+
+
+MOST_WORK = 15_000_000
+"""Pairs of seat and surface that the sets of one tier may ask for: some 4 s on a slow machine. Each of 400
+generated visits with stacks asks for less than a third. House value."""
+LATTICE_SEATS, LATTICE_SURFACES = 200, 30
+"""What a seat and a surface without steps count for: a lattice, and mostly turning points. House values."""
+
+
+def work_of(model: SearchModel) -> int:
+    """Return how many pairs of seat and surface a search may have to look at.
+
+    A surface or a support for the feet that goes in small steps makes many.
+    """
+    feet = sum(_places(foot, 1) for foot in model.feet or ())
+    return _places(model.seat, LATTICE_SEATS) * (_places(model.surface, LATTICE_SURFACES) + feet)
+
+
+def _places(span: Span | None, free: int) -> int:
+    if span is None or span.step is None:
+        return 1 if span is not None and span.fixed else free
+    return max(1, int((span.high - span.low) // span.step) + 1)

@@ -104,8 +104,8 @@ LEAST_DEG = 1.0
 
 def _setting_text(action: Action, to: float, unit: LengthUnit) -> str:
     quantity = QUANTITIES[action.quantity]
-    if action.quantity == "footrest" and not to:
-        return "Footrest: take it away, the feet stand on the floor."
+    if quantity.taken_away and not to:
+        return quantity.taken_away
     if action.does:
         return f"{_height_text(action, quantity, to, unit)} {action.does}"
     return _height_text(action, quantity, to, unit)

@@ -147,7 +147,9 @@ def inputs_of(
     """Return the dimensions that a target rests on, the largest share of its error first."""
     result = []
     # equal but for the last bits of a sum: in one order everywhere
-    for name, share in sorted(row.shares, key=lambda one: (-round(one[1], 6), one[0])):
+    for name, share in sorted(
+        row.shares, key=lambda share_of: (-round(share_of[1], 6), share_of[0])
+    ):
         value = body.value(name)
         adds = (
             f"± {plain(2 * share)}°"
@@ -199,7 +201,7 @@ def dial_text(row: FitRow, unit: LengthUnit, offset: float | None) -> str | None
 
 def dial_of(row: FitRow, offset: float | None) -> float | None:
     """What the desk's display has to read, mm."""
-    if row.key != "surface" or offset is None or row.setting is None:
+    if not QUANTITIES[row.key].on_display or offset is None or row.setting is None:
         return None
     return row.setting - offset
 

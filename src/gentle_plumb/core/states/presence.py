@@ -29,11 +29,11 @@ def _screen(record: Record) -> bool | None:
     main = fields.screens.main
     if record[main.kind] is not None:
         return True
-    told = (
+    answers = (
         fields.found.by_quantity["screen_top"],
         fields.found.by_quantity["distance"],
         fields.found.standing["screen_top"],
         main.diagonal,
         main.top.low,
     )
-    return True if any(field in record for field in told) else None
+    return True if any(field in record for field in answers) else None

@@ -7,10 +7,10 @@ from .conditions import conditions_of, limits_of
 from .decider import Decider, decider_of
 from .doubts import Doubt, doubts, spoken_date
 from .held_back import held_back
-from .levers import levers_of
 from .look import PhotoFile, SeenHabit, display_offset, habits_seen, hours_at_desk, photos_from
 from .progress import StepProgress, progress
 from .red_flags import RaisedRedFlag, raised_red_flags, unasked_red_flags
 from .standing import CONDITIONS, StandingConditions, standing_conditions
 from .working_day import WorkingDay, working_day
+from .workstation import levers_of
 from .worse import got_worse

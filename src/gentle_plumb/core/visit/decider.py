@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from typing import Any
 
 from ..body import DIMENSIONS
-from ..catalogue import JOINTS
+from ..catalogue import JOINTS, QUANTITIES
 from ..errors import MissingInput
 from ..fit import (
     DECIDING,
@@ -92,20 +92,20 @@ def _for_setting(case: Case, fit: PostureFit, joint: Joint) -> Iterator[str]:
     """Yield what is missing for a joint as it will be."""
     body = case.body
     seated = fit.posture == "seated"
-    at = case if seated else case.standing()
+    stance = case if seated else case.standing()
     hands: list[Callable[[], object]] = [
-        lambda: (elbow_terms if seated else standing_elbow_terms)(body, at),
+        lambda: (elbow_terms if seated else standing_elbow_terms)(body, stance),
         lambda: reach(body),
-        at.keyboard_thickness,
+        stance.keyboard_thickness,
     ]
     legs: list[Callable[[], object]] = [
-        lambda: legs_terms(body, at),
+        lambda: legs_terms(body, stance),
         lambda: body.mm("buttock_popliteal_length"),
     ]
     eyes: list[Callable[[], object]] = [
-        lambda: (eye_terms if seated else standing_eye_terms)(body, at),
-        lambda: distance_terms(body, at),
-        lambda: top_band(at, USUAL_DISTANCE_MM),
+        lambda: (eye_terms if seated else standing_eye_terms)(body, stance),
+        lambda: distance_terms(body, stance),
+        lambda: top_band(stance, USUAL_DISTANCE_MM),
     ]
     needs = {"elbow": hands, "knee": legs, "neck": eyes}[joint.joint]
     if seated and not case.seat_stays and joint.joint != "knee":
@@ -126,7 +126,7 @@ def _for_found(case: Case, fit: PostureFit, joint: Joint) -> Iterator[str]:
         "neck": ("seat", "screen_top", "distance"),
     }[joint.joint]
     for key in needs:
-        if settings.get(key) is None and (key != "seat" or fit.posture == "seated"):
+        if settings.get(key) is None and fit.posture in QUANTITIES[key].postures:
             yield f"{fit.posture}.{key}"
 
 

@@ -159,11 +159,11 @@ def _between_readings(record: Record, name: str, unit: LengthUnit) -> Doubt | No
         or not resolved_of(record, name).needs_third
     ):
         return None
-    found = _paths(record, name)[:2]
-    if len(found) < 2:
+    paths = _paths(record, name)[:2]
+    if len(paths) < 2:
         return None
     limit = DIMENSIONS[name].repeat_limit_mm
-    (first, a), (second, b) = found
+    (first, a), (second, b) = paths
     for path, wrong, right in ((second, b, a), (first, a, b)):
         for factor, words in FACTORS:
             if factor > 1 and abs(wrong * factor / right - 1) <= SAME_SHARE:
@@ -203,10 +203,10 @@ def doubts(
     record: Record, body: Body, unit: LengthUnit, earlier: Mapping[str, Earlier] | None = None
 ) -> list[Doubt]:
     """Every doubt about a visit's dimensions, kept ones among them with their reason."""
-    found = [doubt for name in DIMENSIONS if (doubt := _between_readings(record, name, unit))]
+    doubts = [doubt for name in DIMENSIONS if (doubt := _between_readings(record, name, unit))]
     shoes = _shoes(record, body)
     if shoes is not None:
-        found.append(shoes)
+        doubts.append(shoes)
     asked = questions(body, earlier=earlier, other_side=other_sides(record))
     explained = {
         question.dimension
@@ -223,7 +223,7 @@ def doubts(
         asked_of = fields.measure.dimension[question.dimension]
         kept_at, kept = record[asked_of.kept_at], record[asked_of.kept]
         stays = kept_at is not None and abs(kept_at - question.value_mm) <= KEPT_WITHIN_MM
-        found.append(
+        doubts.append(
             Doubt(
                 dimension=question.dimension,
                 kind=question.kind,
@@ -233,6 +233,6 @@ def doubts(
                 kept=kept if kept and stays and question.kind != "sheet" else None,
             )
         )
-    if all(doubt.kept for doubt in found if doubt.kind == "earlier"):
-        found = [doubt for doubt in found if doubt.kind != "sheet"]  # each of them was answered
-    return found
+    if all(doubt.kept for doubt in doubts if doubt.kind == "earlier"):
+        doubts = [doubt for doubt in doubts if doubt.kind != "sheet"]  # each of them was answered
+    return doubts

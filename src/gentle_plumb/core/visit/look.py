@@ -55,9 +55,9 @@ def _photo(record: Record, file: PhotoFile) -> Photo:
     asked = fields.photo(file.id)
     points: dict[str, tuple[float, float]] = {}
     for name, point in asked.points.items():
-        at = record[point]
-        if at is not None:
-            x, y = at.split()
+        place = record[point]
+        if place is not None:
+            x, y = place.split()
             points[name] = (float(x), float(y))
     return Photo(
         id=file.id,

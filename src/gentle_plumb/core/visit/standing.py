@@ -42,7 +42,7 @@ def standing_conditions(
     """
     values: dict[str, dict[str, Value]] = {}
     since: dict[str, date] = {}
-    for day, said in sorted(earlier, key=lambda one: one[0]):
+    for day, said in sorted(earlier, key=lambda dated: dated[0]):
         for id, asked in fields.conditions.precaution.items():
             answer = said.get(asked.there.id)
             if answer == YesNo.NO:

@@ -150,7 +150,7 @@ def _start(
     """Return when the day begins, and what is wrong with the time that was typed."""
     typed = minutes_or(record[fields.pace.start], START_MIN)
     work = sum(task.minutes for task in tasks)
-    latest = max(0, LONGEST_DAY_MIN - work - sum(one.minutes for one in fixed if one.lunch))
+    latest = max(0, LONGEST_DAY_MIN - work - sum(spell.minutes for spell in fixed if spell.lunch))
     if typed <= latest:
         return typed, None
     return latest, say(
@@ -161,11 +161,11 @@ def _start(
 def _rhythm(record: Record, chosen: str) -> Rhythm:
     if chosen != OWN:
         return RHYTHMS[chosen]
-    at = fields.pace
+    pace = fields.pace
     return own_rhythm(
-        minutes_or(record[at.sit], OWN_SIT),
-        minutes_or(record[at.stand], OWN_STAND),
-        minutes_or(record[at.move], OWN_MOVE),
+        minutes_or(record[pace.sit], OWN_SIT),
+        minutes_or(record[pace.stand], OWN_STAND),
+        minutes_or(record[pace.move], OWN_MOVE),
     )
 
 

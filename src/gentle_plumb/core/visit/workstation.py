@@ -199,3 +199,11 @@ def _items(record: Record) -> tuple[Item, ...]:
             )
         )
     return tuple(items)
+
+
+def levers_of(record: Record) -> dict[str, str]:
+    """Return what moves each quantity, in words; what nobody recorded is left out."""
+    asked = {**fields.chair.lever, "surface": fields.desk.lever}
+    return {
+        key: lever.label for key, field in asked.items() if (lever := record[field]) is not None
+    }

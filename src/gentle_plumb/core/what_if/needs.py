@@ -53,7 +53,7 @@ def needs_of(felt: Sequence[Discomfort], strain: Sequence[Strain]) -> list[Need]
 
     """
     result = []
-    loaded = {one.region: one.minutes for one in strain}
+    loaded = {load.region: load.minutes for load in strain}
     for region, label in REGIONS.items():
         hurts = max(
             (discomfort for discomfort in felt if discomfort.load == region),

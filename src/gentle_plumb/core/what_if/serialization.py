@@ -35,9 +35,9 @@ def to_jsonable(value: Any) -> Any:
     if value is None or isinstance(value, (str, float, int)):
         return value
     if isinstance(value, (list, tuple)):
-        return [to_jsonable(one) for one in value]
+        return [to_jsonable(part) for part in value]
     if isinstance(value, Mapping):
-        return {key: to_jsonable(one) for key, one in value.items()}
+        return {key: to_jsonable(part) for key, part in value.items()}
     kind = type(value)
     if kind in _FLAT:
         return vars(value)
@@ -81,7 +81,7 @@ def visit_input_from_json(plain: Mapping[str, Any]) -> VisitInput:
         sex=plain["sex"],
         practice=plain["practice"],
         measuring=Measuring(errors=plain["errors"], table=table),
-        photos=tuple(PhotoFile(**one) for one in plain["photos"]),
+        photos=tuple(PhotoFile(**photo) for photo in plain["photos"]),
         prices=Prices(**plain["prices"]),
         place=plain["place"],
         as_of=date.fromisoformat(plain["as_of"]) if plain["as_of"] is not None else None,

@@ -93,10 +93,10 @@ def invalid_at(place: Sequence[object], error: Mapping[str, Any], *, whole: str)
         What the whole document is called, where the error has no place of its own.
 
     """
-    told = (error.get("ctx") or {}).get("error")
+    cause = (error.get("ctx") or {}).get("error")
     path = [str(part) for part in place]
-    if isinstance(told, Misplaced):
-        return ".".join([*path, told.path]), told.words
+    if isinstance(cause, Misplaced):
+        return ".".join([*path, cause.path]), cause.words
     return ".".join(path) or whole, invalid_text(error)
 
 

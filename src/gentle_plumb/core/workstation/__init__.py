@@ -1,6 +1,6 @@
 """Equipment: what each piece is, what it can do, and how it is set."""
 
-from .details import Details, SideScreen, use_by_share
+from .details import Details, Lever, SideScreen, use_by_share
 from .equipment import (
     ARMREST_BACK_MM,
     ARMREST_FRONT_MM,
@@ -51,7 +51,6 @@ from .kinds import (
     ToolHolder,
     UnderDesk,
 )
-from .levers import Lever
 from .settings import Settings
 from .span import LEAST_STEP, Span
 from .supports import LAPTOP_STAND, STACKED, SUPPORTS, USUAL_FOOTREST, USUAL_MM

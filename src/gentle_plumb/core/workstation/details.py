@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ..choices import Choice
 from .kinds import ScreenKind, ScreenPlace, ScreenUse
 
 EQUAL_PERCENT, SELDOM_PERCENT = 40.0, 15.0
@@ -55,3 +56,19 @@ class Details:
     side_screens: tuple[SideScreen, ...] = ()
     screen_on: float | None = None
     rail: float | None = None
+
+
+class Lever(Choice):
+    """What is moved to set a piece, and where it is."""
+
+    RIGHT_FRONT = "right_front", "Lever, right front"
+    RIGHT_REAR = "right_rear", "Lever, right rear"
+    LEFT_FRONT = "left_front", "Lever, left front"
+    LEFT_REAR = "left_rear", "Lever, left rear"
+    KNOB = "knob", "Knob, turned"
+    BUTTON = "button", "Button, pressed in"
+    CLICKS = "clicks", "Lifted in clicks; right up, it drops again"
+    KEYS = "keys", "Keys at the front edge"
+    CRANK = "crank", "Crank"
+    PUSH = "push", "Pushed by hand"
+    SCREWS = "screws", "Screws; needs a tool"

@@ -231,7 +231,7 @@ def _client(patient: Patient) -> tuple[str, str, str | None, str]:
     name = ""
     for human in patient.name[:1]:
         name = (human.text or " ".join([*human.given, human.family or ""])).strip()
-    work = [one.valueString for one in patient.extension if one.url == WORK]
+    work = [extension.valueString for extension in patient.extension if extension.url == WORK]
     sex = patient.gender if patient.gender in ("female", "male") else None
     return id, name, sex, (work[0] or "") if work else ""
 
@@ -321,7 +321,10 @@ def _parts(read: Read, seen: Observation, place: str) -> dict[str, str]:
             parts[code] = component.valueString or ""
             continue
         mm = _mm(component.valueQuantity)
-        typed = next((one.valueString for one in component.extension if one.url == TYPED), None)
+        typed = next(
+            (extension.valueString for extension in component.extension if extension.url == TYPED),
+            None,
+        )
         if mm is None:
             read.troubles.append((place, code, "no length in mm, cm, m, [in_i] or [ft_i]"))
         elif typed is None:

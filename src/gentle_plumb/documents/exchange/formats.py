@@ -64,8 +64,8 @@ class ExchangeFormats:
 
     def write(self, id: str, sheets: Sequence[MeasurementSheet]) -> tuple[bytes, str, str]:
         """The file, its media type and its name; raises KeyError for a format there is not."""
-        found = FORMATS[id]
-        return found.write(sheets), found.media, found.file
+        chosen = FORMATS[id]
+        return chosen.write(sheets), chosen.media, chosen.file
 
     def read(self, raw: bytes) -> tuple[str, Read]:
         """The format's label and what the file says."""

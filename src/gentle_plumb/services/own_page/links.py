@@ -73,7 +73,9 @@ class LinkService:
         links = self._pages.links(member.practice_id, client_id)
         rounds = self._pages.rounds([link.id for link in links])
         mails = self._pages.mails(member.practice_id, client_id)
-        names = {one.id: one.name for one in self._accounts.members(member.practice_id)}
+        names = {
+            colleague.id: colleague.name for colleague in self._accounts.members(member.practice_id)
+        }
         today = practice.day(self._clock())
         return [
             view_of(

@@ -37,8 +37,8 @@ def paragraph(*parts: str | Run) -> Text:
 
 def runs(*parts: str | Run) -> list[Run]:
     """Return the runs of what is not empty."""
-    made = [part if isinstance(part, Run) else Run(text=part) for part in parts]
-    return [part for part in made if part.text or part.marks]
+    runs = [part if isinstance(part, Run) else Run(text=part) for part in parts]
+    return [part for part in runs if part.text or part.marks]
 
 
 def framed(frame: Frame, *parts: str | Run) -> Group:
@@ -180,8 +180,8 @@ def settings(table: Sequence[PaperRow], *, method: bool = False) -> Table:
     Target is the ideal, setting what the equipment allows of it; versions signed before the two were told apart hold
     the setting as their target. ``method``: with how sure a target is, and how it is known what was left.
     """
-    told = any(row.setting for row in table)
-    titles = ["Found", "Target", *(["Setting"] if told else []), "Left at", "Still off"]
+    has_settings = any(row.setting for row in table)
+    titles = ["Found", "Target", *(["Setting"] if has_settings else []), "Left at", "Still off"]
     rows = []
     for row in table:
         plus_minus = f"\n± {row.plus_minus}" if method and row.plus_minus else ""
@@ -195,7 +195,7 @@ def settings(table: Sequence[PaperRow], *, method: bool = False) -> Table:
                 ),
                 runs(row.before),
                 runs(row.target, run(plus_minus, "fine", "soft") if plus_minus else ""),
-                *([runs(row.setting)] if told else []),
+                *([runs(row.setting)] if has_settings else []),
                 runs(row.after, run(how, "fine", "soft") if how else ""),
                 runs(row.left),
             ]

@@ -15,7 +15,7 @@ from .card import target_card
 from .client import things_that_matter
 from .every import papers_of
 from .letter import letter_paper
-from .self_reported import self_reported
+from .recorded import self_reported
 from .signing import Check, checks_for_signing, missing_for_signing, summary_of
 from .versions import replaces
 from .workplace import legacy_paper

@@ -19,7 +19,7 @@ from ...core.words import say, say_length
 from ..models import Practice, VisitSnapshot
 from ..paper_models import CardLine, CardPerson, TargetCard
 from ..workup import VisitResults
-from .heights import height_of
+from .shared import height_of
 
 SHOWN = ("seat", "footrest", "surface", "mouse", "screen_top", "distance", "scale")
 """What stands on the card, in its order."""
@@ -109,7 +109,7 @@ def _possible_rows(workup: VisitResults, key: str) -> dict[Posture, RowView]:
 def _number(row: RowView) -> str:
     """Return the number to come back to, or the one still to set; nothing stopped, put off or not there has any."""
     state = row.became
-    if state is None or (row.key == "footrest" and not (row.at.left or row.at.setting)):
+    if state is None or (QUANTITIES[row.key].taken_away and not (row.at.left or row.at.setting)):
         return ""
     return state.keep or state.to_set or ""
 

@@ -17,8 +17,7 @@ from ..workup import VisitResults
 from .client import CAUTIONS
 from .head import head_of
 from .photographs import photo_of
-from .recorded import dimension, in_doubt, noted, precaution
-from .self_reported import self_reported
+from .recorded import dimension, in_doubt, noted, precaution, self_reported
 from .shared import (
     actions_of,
     causes_of,

@@ -2,10 +2,11 @@
 
 from __future__ import annotations
 
-from ...core.record import FIELDS, Record
+from ...core.record import FIELDS, Record, field_of
 from ...core.units import LengthUnit
 from ...core.words import say, say_length, with_unit
 from ..measured import Measured
+from ..models import VisitSnapshot
 from ..paper_models import PaperDimension, PaperPrecaution
 from ..precautions import PrecautionView
 from ..workup import VisitResults
@@ -72,3 +73,19 @@ def noted(record: Record, unit: LengthUnit) -> list[str]:
             said = dict(field.choices).get(value, value)
         texts.append(f"{field.group}, {field.label.lower()}: {said.strip()}")
     return texts
+
+
+ABOUT = (".origin", ".taken_on", ".view", ".when")
+"""Entries that say something of another entry, not of the client."""
+
+
+def self_reported(opened: VisitSnapshot) -> list[tuple[str, str]]:
+    """Return path and label of each, in the order of the fields' paths; consents stand for themselves."""
+    result = []
+    for path in sorted(opened.self_reported):
+        if path.startswith("ask.consent.") or path.endswith(ABOUT):
+            continue
+        field = field_of(path)
+        named = field.section == "reading" or field.label in ("How often",)
+        result.append((path, f"{field.group}, {field.label.lower()}" if named else field.label))
+    return result

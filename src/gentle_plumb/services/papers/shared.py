@@ -39,7 +39,6 @@ from ..paper_models import (
     Shows,
 )
 from ..workup import VisitResults
-from .heights import height_of
 
 LAST = 1000.0
 """Causes without a place of their own come after those that have one."""
@@ -50,7 +49,7 @@ def shown(workup: VisitResults) -> list[RowView]:
 
     def anything(row: RowView) -> bool:
         numbers = (row.at.found, row.at.setting, row.at.left)
-        if row.key == "footrest":
+        if QUANTITIES[row.key].taken_away:
             return any(numbers)
         return any(number is not None for number in numbers)
 
@@ -284,8 +283,8 @@ def desk_heights(workup: VisitResults, unit: LengthUnit) -> list[str]:
     for row in workup.rows:
         position = height_of(row)
         key = record[fields.settings.preset[row.posture]]
-        possible = workup.result.of(row.posture).possible
-        if row.key != "surface" or position is None or not possible or (offset is None and not key):
+        shown_there = QUANTITIES[row.key].on_display and workup.result.of(row.posture).possible
+        if not shown_there or position is None or (offset is None and not key):
             continue
         reads = say_length(position - offset, unit) if offset is not None else ""
         texts.append(
@@ -316,3 +315,12 @@ def flags_of(workup: VisitResults) -> list[PaperFlag]:
 def good_habits(workup: VisitResults) -> list[str]:
     """Return what is done well already, in words."""
     return [GOOD[id] for id, asked in fields.seen.good.items() if workup.record[asked] == Seen.SEEN]
+
+
+def height_of(row: RowView) -> float | None:
+    """Return the height to come back to, or the one still to set, mm; None where there is none."""
+    if row.became is None:
+        return None
+    if row.became.kind in (StateKind.SET, StateKind.AS_FOUND):
+        return row.at.left if row.at.left is not None else row.at.found
+    return row.at.setting if row.became.kind == StateKind.TARGET else None

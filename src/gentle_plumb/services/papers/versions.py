@@ -36,8 +36,10 @@ def _settings(old: Mapping[str, Any], now: RecordPaper) -> list[str]:
     settings = []
     for row in now.table:
         was = before.get((row.posture, row.label))
-        told = was is not None and bool(was.get("setting"))  # older versions hold it as the target
-        setting = row.target if told else row.setting
+        has_target = was is not None and bool(
+            was.get("setting")
+        )  # older versions hold it as the target
+        setting = row.target if has_target else row.setting
         for what, new in (("target", setting), ("after", row.after)):
             if was is not None and was[what] != new:
                 settings.append(

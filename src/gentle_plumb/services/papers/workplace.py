@@ -294,8 +294,8 @@ def legacy_paper(content: Mapping[str, Any]) -> WorkplacePaper:
     }
     signed = {name: content.get(name) for name in Signature.model_fields}
     whole = {**empty, **head, **known, **signed}
-    whole["added"] = [{"removes": "", **one} for one in whole["added"]]
+    whole["added"] = [{"removes": "", **addition} for addition in whole["added"]]
     whole["joints"] = [
-        {name: one[name] for name in PaperJoint.model_fields} for one in whole["joints"]
+        {name: joint[name] for name in PaperJoint.model_fields} for joint in whole["joints"]
     ]
     return WorkplacePaper.model_validate(whole)

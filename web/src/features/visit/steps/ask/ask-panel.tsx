@@ -1,12 +1,11 @@
 import { Button } from "@/shared/ui/button";
 import { type Part, PartTabs } from "@/shared/ui/part-tabs";
 import { FieldsForm } from "../../fields-form";
-import { PanelFoot } from "../../panel-foot";
+import { PanelFoot, StepHead } from "../../panel-parts";
 import { askPart, slug } from "../../parts";
 import { applies, useVisitFacts } from "../../state/facts";
 import { useNavigation } from "../../state/navigation";
 import { useCells } from "../../state/recording";
-import { StepHead } from "../../step-head";
 import { Conditions } from "./conditions";
 import { Consents } from "./consents";
 import { Discomfort } from "./discomfort";

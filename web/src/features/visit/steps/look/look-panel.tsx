@@ -1,12 +1,11 @@
 import { Button } from "@/shared/ui/button";
 import { type Part, PartTabs } from "@/shared/ui/part-tabs";
-import { PanelFoot } from "../../panel-foot";
+import { PanelFoot, StepHead } from "../../panel-parts";
 import { LOOK_PARTS, type LookPart } from "../../parts";
 import { usePicked } from "../../state/drawing-store";
 import { applies, useVisitFacts } from "../../state/facts";
 import { useNavigation } from "../../state/navigation";
 import { useCells } from "../../state/recording";
-import { StepHead } from "../../step-head";
 import { Photographs } from "./photographs/photographs";
 import { Pieces } from "./pieces";
 import { Room } from "./room";

@@ -3,7 +3,7 @@ import { Button } from "@/shared/ui/button";
 import { useVisitFacts } from "../../state/facts";
 import { useQueue } from "../../state/recording";
 import type { Action, Row } from "./steps";
-import { typedTarget } from "./typed-target";
+import { typedTarget } from "./typed";
 
 /** A desk that shows its height and is not linked: once it shows what it has to, its word is taken. */
 export function ByDisplay({ row, action }: { row: Row; action: Action }) {

@@ -10,11 +10,10 @@ import { useVisitFacts } from "../../state/facts";
 import { useNavigation } from "../../state/navigation";
 import { useQueue } from "../../state/recording";
 import { useWorkup } from "../../state/workup";
-import { saidOf } from "./said-of";
 import { Settle } from "./settle";
 import { StepCard, withUnit } from "./step-card";
 import { headingOf, nameOf, type Step, settled, stepsOf } from "./steps";
-import { typedTarget } from "./typed-target";
+import { saidOf, typedTarget } from "./typed";
 import { Walk } from "./walk";
 
 /** Set: one piece after the other in the order in which they rest on one another. */

@@ -10,10 +10,9 @@ import { useCells, useQueue } from "../../state/recording";
 import { NotToday, TestAndWord } from "./answers";
 import { ByDisplay } from "./by-display";
 import { DeskKeys } from "./desk-keys";
-import { saidOf } from "./said-of";
 import type { Action, Row, Step } from "./steps";
 import { TapeKey, useTapeReading } from "./tape";
-import { typedTarget } from "./typed-target";
+import { saidOf, typedTarget } from "./typed";
 
 /** One step: what is done and with which lever, how near, the value it was left at, the test and the word. */
 export function StepCard({ step, onEnter }: { step: Step; onEnter: () => void }) {

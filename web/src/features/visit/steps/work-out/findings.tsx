@@ -7,7 +7,7 @@ import { Picture } from "@/shared/ui/picture";
 import { Skeleton } from "@/shared/ui/skeleton";
 import { FieldRow, Trouble } from "../../field-row";
 import { Lines } from "../../lines";
-import { PanelFoot } from "../../panel-foot";
+import { PanelFoot } from "../../panel-parts";
 import { useDrawingStore } from "../../state/drawing-store";
 import { memberField, useVisitFacts } from "../../state/facts";
 import { useNavigation } from "../../state/navigation";

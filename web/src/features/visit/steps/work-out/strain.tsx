@@ -1,6 +1,6 @@
 import { Button } from "@/shared/ui/button";
 import { Skeleton } from "@/shared/ui/skeleton";
-import { PanelFoot } from "../../panel-foot";
+import { PanelFoot } from "../../panel-parts";
 import { useNavigation } from "../../state/navigation";
 import { useWorkup } from "../../state/workup";
 

@@ -8,7 +8,7 @@ import { Notice } from "@/shared/ui/notice";
 import { Skeleton } from "@/shared/ui/skeleton";
 import { FieldRow } from "../../field-row";
 import { Lines } from "../../lines";
-import { PanelFoot } from "../../panel-foot";
+import { PanelFoot } from "../../panel-parts";
 import { RowMark } from "../../row-mark";
 import { rowPicked, useDrawingStore, usePicked } from "../../state/drawing-store";
 import { useVisitFacts } from "../../state/facts";

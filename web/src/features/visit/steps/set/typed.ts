@@ -1,4 +1,9 @@
-import type { Action } from "./steps";
+import type { Action, Row } from "./steps";
+
+/** What a target is typed as: a length in the unit shown, an angle bare. */
+export function typedTarget(row: Row, unit: string): string {
+  return row.unit === "°" ? (row.setting ?? "") : `${row.setting} ${unit}`;
+}
 
 /** What is typed when a step is ticked off, put off or opened again: with what is done stands what was aimed at. */
 export function saidOf(action: Action, state: string): (readonly [string, string])[] {

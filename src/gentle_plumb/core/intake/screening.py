@@ -1,8 +1,4 @@
-"""Red flags: what has to be seen by somebody else before anything is adjusted.
-
-A red flag never keeps anybody from recording; it keeps a visit from being completed until
-what was done about it is written down. Source: house-signs.
-"""
+"""What has to be asked before anything is adjusted: red flags, and conditions that a plan has limits for."""
 
 from __future__ import annotations
 
@@ -10,6 +6,22 @@ from dataclasses import dataclass
 from typing import Literal
 
 from ..tables import entries_of
+from .limits import LimitId
+
+
+@dataclass(frozen=True, kw_only=True)
+class Precaution:
+    """One condition: ``limits`` are what it puts in force, ``ask`` who has the word on each."""
+
+    id: str
+    label: str
+    limits: tuple[LimitId, ...]
+    ask: str
+
+
+PRECAUTIONS: dict[str, Precaution] = entries_of(Precaution, __package__, "precautions.toml")
+"""Every condition, by name."""
+
 
 Urgency = Literal["urgent", "same_day", "clinician"]
 

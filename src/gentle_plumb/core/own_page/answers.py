@@ -1,10 +1,22 @@
-"""Reading what a client answered to one question."""
+"""What a client answered on their own page: read as a field is, and what a no drafts."""
 
 from __future__ import annotations
 
 from ..record import Field, Value, read_typed
 from ..units import LengthUnit
 from .questions import Question
+
+HABIT_OF: dict[str, str] = {
+    "feet": "feet_hanging",
+    "back": "back_free",
+    "shoulders": "shoulders_raised",
+    "wrists": "wrist_back",
+    "mouse": "elbow_out",
+    "screen_front": "head_turned",
+    "text": "head_ahead",
+    "phone": "phone_shoulder",
+}
+"""What a no to a question about the workstation drafts as seen, until the practitioner has looked. Source: house-self-check."""
 
 
 def read_answer(question: Question, typed: str, *, unit: LengthUnit = "cm") -> Value:
