@@ -3,6 +3,7 @@ import react from "@vitejs/plugin-react";
 import { VitePWA } from "vite-plugin-pwa";
 import { defineConfig } from "vitest/config";
 import { coreInPage } from "./core-in-page.ts";
+import { precompressed } from "./precompressed.ts";
 
 const TESTS = ["src/**/*.test.{ts,tsx}"];
 /** These need a store of the browser's, and leave things in it. */
@@ -13,11 +14,35 @@ const ALONE = [
   "src/features/visit/saving/{change-queue,without-network}.test.ts",
 ];
 
+/** What is sent as one file: a file for each small module costs more in requests than it saves in bytes. */
+const TOGETHER = [
+  { name: "react", test: /node_modules\/(react|react-dom|scheduler|use-sync-external-store)\// },
+  {
+    name: "parts",
+    test: /node_modules\/(?!.*react-(select|accordion)\/)(@radix-ui|@floating-ui|@tanstack|lucide-react|react-remove-|clsx|aria-hidden|use-)/,
+    minShareCount: 2,
+  },
+  {
+    name: "shared",
+    test: /web\/src\/(drawing|shared\/(?!ui\/(select|folds)))/,
+    minShareCount: 2,
+  },
+  {
+    name: "forms",
+    test: /react-(select|accordion)\/|shared\/ui\/(select|folds)/,
+  },
+  {
+    name: "places",
+    test: /features\/(clients|equipment|measuring|rules)\/|features\/people\/people-page/,
+  },
+].map((group, index, groups) => ({ ...group, priority: groups.length - index }));
+
 export default defineConfig({
   plugins: [
     react(),
     tailwindcss(),
     coreInPage(),
+    precompressed(),
     VitePWA({
       injectRegister: false,
       manifest: {
@@ -43,7 +68,13 @@ export default defineConfig({
     }),
   ],
   resolve: { alias: { "@": new URL("./src", import.meta.url).pathname } },
-  build: { target: "es2022", sourcemap: false },
+  build: {
+    target: "es2022",
+    sourcemap: false,
+    rolldownOptions: {
+      output: { codeSplitting: { groups: TOGETHER, includeDependenciesRecursively: false } },
+    },
+  },
   worker: { format: "es", plugins: () => [coreInPage()] },
   server: { proxy: { "/api": "http://127.0.0.1:8750" } },
   test: {

@@ -71,11 +71,15 @@ def _kill_browsers(seconds: float) -> bool:
 
 def bench(
     quick: Annotated[bool, typer.Option("--quick", help="Run fewer rounds.")] = False,
+    record: Annotated[
+        bool, typer.Option("--record", help="Keep the figures as this release's.")
+    ] = False,
+    only: Annotated[str, typer.Option("--only", help="Measure what has this in its name.")] = "",
 ) -> None:
-    """Run the performance checks, printing each result as it is measured."""
+    """Run the performance checks, printing each result beside that of the last release."""
     from plumb_bench import run_bench
 
-    failed = run_bench(console, quick=quick)
+    failed = run_bench(console, quick=quick, record=record, only=only)
     if failed:
         say(f"Could not be measured: {', '.join(failed)}.")
         raise typer.Exit(1)

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import statistics
 from datetime import date
 
 from gentle_plumb.core.drawing import draw_day, draw_movement
@@ -13,8 +12,8 @@ from gentle_plumb.core.visit import case_from, working_day
 from gentle_plumb.documents.day_calendar import day_calendar
 from plumb_demo.load import full_visit
 
-from .rows import Rows
-from .timing import p95, timed
+from .rows import Rows, spread
+from .timing import timed
 
 VISITED = date(2026, 11, 26)
 
@@ -47,4 +46,4 @@ def day_rows(table: Rows, rounds: int) -> None:
         (f"figures of all {len(LIBRARY)} movements from one body", figures, ""),
     ):
         spent = timed(work, rounds)
-        table.add_row(name, f"median {statistics.median(spent):.1f} ms (p95 {p95(spent):.1f})", bar)
+        table.add_row(name, spread(spent), bar)

@@ -12,7 +12,7 @@ from sqlalchemy import text
 from gentle_plumb.hosting import run
 from gentle_plumb.hosting.postgres import Cluster, free_port
 
-from .rows import Rows
+from .rows import Figure, Rows
 from .served import CurrentUser, started
 from .timing import timed
 
@@ -76,13 +76,13 @@ def list_rows(table: Rows, rounds: int) -> None:
                     db.execute(text(filling), parameters if ":" in filling else {})
             with started(cluster.url, free_port()) as (address, _, _):
                 caller = CurrentUser(address)
-                said = []
+                said: list[Figure] = []
                 for name, path in LISTS:
                     caller.http.get(path).raise_for_status()
                     spent = timed(partial(caller.http.get, path), max(5, rounds // 20))
-                    said.append(f"{name} {statistics.median(spent):.0f} ms")
+                    said.append(Figure(name, statistics.median(spent), digits=0))
     table.add_row(
         f"lists of a practice with {VISITS:,} visits and {AUDIT_LINES:,} audit lines",
-        "; ".join(said),
+        said,
         "each within 300 ms",
     )

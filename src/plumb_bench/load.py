@@ -29,8 +29,7 @@ from plumb_demo.clients import DEMO_CLIENTS
 from plumb_demo.load import body_readings
 from plumb_demo.people import DEMO_MEMBERS
 
-from .rows import Rows
-from .timing import p95
+from .rows import Figure, Measured, Rows, spread
 
 PEOPLE = 50
 PASSWORD = uuid4().hex
@@ -218,17 +217,15 @@ def load_rows(table: Rows, seconds: int) -> None:
                     )
 
 
-def _said(took: Took, wrong: int) -> str:
-    values, shown = sorted(took.acknowledged), sorted(took.shown)
-    said = [
-        f"median {values[len(values) // 2]:.0f}, p95 {p95(values):.0f} ms, {wrong} errors of {len(values)}"
+def _said(took: Took, wrong: int) -> Measured:
+    said: list[Figure | str] = [
+        *spread(took.acknowledged, digits=0),
+        f"{wrong} errors of {len(took.acknowledged)}",
     ]
-    if shown:
-        said.append(
-            f"{len(shown)} drawn after median {shown[len(shown) // 2]:.0f}, p95 {p95(shown):.0f} ms"
-        )
+    if took.shown:
+        said += spread(took.shown, f"{len(took.shown)} drawn", digits=0)
     if took.overtaken:
         said.append(f"{took.overtaken} overtaken by the next change")
     if took.left:
         said.append(f"{took.left} left to the page")
-    return "; ".join(said)
+    return said

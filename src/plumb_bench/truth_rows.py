@@ -11,23 +11,24 @@ from typing import Any
 
 from gentle_plumb.config import ROOT
 
-from .rows import Rows
+from .rows import Figure, Rows
 
 PROCESSES = 2
 TESTS = ROOT / "tests"
 """Where the truths and the visits are: with the tests that hold the first of them."""
 
 
-def _truths() -> Any:
+def of_the_tests(module: str) -> Any:
+    """A module of the tests; raises ModuleNotFoundError where they are not here."""
     if str(TESTS) not in sys.path:
         sys.path.insert(0, str(TESTS))
-    return importlib.import_module("truths")
+    return importlib.import_module(module)
 
 
 def broken(seed: int) -> list[tuple[str, int, str]]:
     """Return every truth that a generated visit breaks; a visit that can't be worked out breaks them all."""
     try:
-        return _truths().broken(seed)  # type: ignore[no-any-return]
+        return of_the_tests("truths").broken(seed)  # type: ignore[no-any-return]
     except Exception as trouble:  # one visit must not hide the others
         return [(type(trouble).__name__, seed, str(trouble))]
 
@@ -35,10 +36,10 @@ def broken(seed: int) -> list[tuple[str, int, str]]:
 def truth_row(table: Rows, visits: int) -> None:
     """Hold every truth over so many visits, every combination of choices of each plan tried."""
     if not (TESTS / "truths.py").exists():
-        table.add_row("what is said is true", "left out: the tests are not here", "")
+        table.add_row("what is said is true", ["left out: the tests are not here"], "")
         return
-    truths, start = _truths(), time.perf_counter()
-    first = importlib.import_module("seeds").SEED
+    truths, start = of_the_tests("truths"), time.perf_counter()
+    first = of_the_tests("seeds").SEED
     with get_context("spawn").Pool(PROCESSES) as pool:
         contradictions = [
             truth
@@ -46,11 +47,11 @@ def truth_row(table: Rows, visits: int) -> None:
             for truth in many
         ]
     took = time.perf_counter() - start
-    said = f"{len(truths.TRUTHS)} truths over {visits} visits in {took:.0f} s: "
+    said = f"{len(truths.TRUTHS)} truths over {visits} visits: "
     if not contradictions:
         said += "none broken"
     else:
         named = Counter(name for name, _, _ in contradictions)
         said += "; ".join(f"{name} {many} times" for name, many in named.most_common())
         said += f"; first: seed {contradictions[0][1]}, {contradictions[0][2]}"
-    table.add_row("what is said is true", said, "none broken")
+    table.add_row("what is said is true", [Figure("took", took, "s", 0), said], "none broken")

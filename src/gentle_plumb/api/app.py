@@ -71,19 +71,28 @@ def _serve_page(app: FastAPI, page: Path) -> None:
             )
         if wanted is not None:
             age = "public, max-age=31536000, immutable" if "assets/" in path else "no-cache"
-            headers = {"Cache-Control": age}
-            small = wanted.with_name(f"{wanted.name}.gz")
-            if "gzip" not in request.headers.get("accept-encoding", "") or not small.is_file():
-                return FileResponse(wanted, headers=headers)
-            kind = guess_type(wanted.name)[0] or "application/octet-stream"
-            headers |= {"Content-Encoding": "gzip", "Vary": "Accept-Encoding"}
-            return FileResponse(small, headers=headers, media_type=kind)
+            return _sent(wanted, request, age)
         known = path.split("/", 1)[0] in PLACES
-        return FileResponse(
-            page / "index.html",
-            status_code=200 if known else 404,
-            headers={"Cache-Control": "no-cache"},
-        )
+        return _sent(page / "index.html", request, "no-cache", 200 if known else 404)
+
+
+def _sent(file: Path, request: Request, age: str, status: int = 200) -> Response:
+    """A file of the page as the build compressed it, where the browser can read that."""
+    headers = {"Cache-Control": age, "Vary": "Accept-Encoding"}
+    kind = guess_type(file.name)[0] or "application/octet-stream"
+    read = {
+        name.split(";")[0].strip() for name in request.headers.get("accept-encoding", "").split(",")
+    }
+    for encoding, ending in COMPRESSED.items():
+        small = file.with_name(f"{file.name}{ending}")
+        if encoding in read and small.is_file():
+            headers["Content-Encoding"] = encoding
+            return FileResponse(small, status, headers=headers, media_type=kind)
+    return FileResponse(file, status, headers=headers, media_type=kind)
+
+
+COMPRESSED = {"br": ".br", "gzip": ".gz"}
+"""What the build lays beside a file of the page, the smallest first."""
 
 
 PLACES = frozenset(

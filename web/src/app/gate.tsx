@@ -1,7 +1,6 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { Outlet } from "@tanstack/react-router";
-import { useEffect, useState } from "react";
-import { Toaster } from "sonner";
+import { lazy, Suspense, useEffect, useState } from "react";
 import { eraseLeavers, SESSION_KEY, useMe } from "@/shared/api/account";
 import { onSessionEnd, type Schemas } from "@/shared/api/client";
 import { install } from "@/shared/device/installed";
@@ -9,11 +8,16 @@ import { whenBack } from "@/shared/device/network";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { Skeleton } from "@/shared/ui/skeleton";
-import { SecondFactor } from "../features/people/second-factor";
+import { Toasts } from "@/shared/ui/toasts";
 import { SignInPage } from "../features/sign-in/sign-in-page";
 import { merge } from "../features/visit/saving/merge";
 import { forgetLock, IdleLock, tellWhetherInUse } from "./idle-lock";
 import { OfflineDoor } from "./offline-door";
+import { usePlacesAhead } from "./use-places-ahead";
+
+const SecondFactor = lazy(() =>
+  import("../features/people/second-factor").then((file) => ({ default: file.SecondFactor })),
+);
 
 /** Nothing is shown to anybody who is not signed in; a session that ended leads back here. */
 export function Gate() {
@@ -31,6 +35,7 @@ export function Gate() {
   useEffect(() => {
     if (there) setEnded(false);
   }, [there]);
+  usePlacesAhead(there);
   const nobody = me.data === null;
   useEffect(() => {
     if (nobody) forgetLock(); // the sign-in asks for more than the lock does
@@ -87,7 +92,9 @@ export function Gate() {
         <p className="mb-6">
           Your practice asks everybody for a second factor. Set yours up to go on.
         </p>
-        <SecondFactor />
+        <Suspense fallback={<Skeleton lines={4} />}>
+          <SecondFactor />
+        </Suspense>
       </main>
     );
   return (
@@ -101,18 +108,7 @@ export function Gate() {
       <IdleLock>
         <Outlet />
       </IdleLock>
-      <Toaster
-        position="bottom-center"
-        toastOptions={{
-          unstyled: true,
-          classNames: {
-            toast:
-              "flex w-full items-center gap-4 border border-ink bg-ground px-4 py-2 text-ink shadow-none",
-            content: "flex-1",
-            actionButton: "min-h-11 px-3 font-semibold underline",
-          },
-        }}
-      />
+      <Toasts />
     </>
   );
 }

@@ -24,15 +24,6 @@ function isFinal({ problem }: Refused): boolean {
   return problem.type === "needs-server" || problem.type === "not-here";
 }
 
-const SOON_MS = 2000;
-/** The other places are fetched before the network may be gone: leaving a visit never ends in nothing. */
-setTimeout(() => {
-  for (const to of ["/", "/clients", "/equipment", "/measuring", "/rules", "/people"])
-    void router.preloadRoute({ to }).catch(() => undefined);
-  const visit = { visitId: "-", step: "ask" };
-  void router.preloadRoute({ to: "/visits/$visitId/$step", params: visit }).catch(() => undefined);
-}, SOON_MS);
-
 const root = document.getElementById("root");
 if (root)
   createRoot(root).render(

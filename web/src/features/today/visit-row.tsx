@@ -1,9 +1,9 @@
 import { Link } from "@tanstack/react-router";
+import { clsx } from "clsx";
 import { useMe } from "@/shared/api/account";
 import { useVisitChanges } from "@/shared/api/queries";
 import { shortDate } from "@/shared/dates";
 import { STEP_NAMES } from "@/shared/steps";
-import { cn } from "@/shared/ui/cn";
 import { saidWithUndo } from "@/shared/ui/undo";
 import { clockWords, useSecondsTo } from "@/shared/use-seconds-to";
 import { StepCord } from "./step-cord";
@@ -62,7 +62,7 @@ export function VisitRow({
           </span>
         )}
         <RowActs line={line} mayOpen={mayOpen} />
-        <span className={cn("whitespace-nowrap", (due || call) && "font-semibold")}>
+        <span className={clsx("whitespace-nowrap", (due || call) && "font-semibold")}>
           {call
             ? `Call back: ${dueOn(line.call_back)}`
             : due

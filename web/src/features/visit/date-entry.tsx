@@ -1,10 +1,10 @@
+import { clsx } from "clsx";
 import { CalendarDays } from "lucide-react";
 import { Popover } from "radix-ui";
 import { lazy, Suspense, useEffect, useRef, useState } from "react";
 import { dateOrder, dayOf, writtenDate } from "@/shared/dates";
 import { dayTyped } from "@/shared/typed-date";
 import { Button } from "@/shared/ui/button";
-import { cn } from "@/shared/ui/cn";
 import { Notice } from "@/shared/ui/notice";
 import { useVisitFacts } from "./state/facts";
 import { useCell, useQueue } from "./state/recording";
@@ -84,9 +84,9 @@ export function DateEntry({ path, id, ahead }: { path: string; id: string; ahead
           onChange={(event) => setDraft(event.target.value)}
           onBlur={leave}
           onKeyDown={(event) => event.key === "Enter" && leave()}
-          className={cn(
-            "figures min-h-11 w-full rounded-[3px] border border-ink/60 bg-ground pr-12 pl-3 text-lg placeholder:text-base placeholder:text-soft",
-            unread && "border-2 border-ink",
+          className={clsx(
+            "figures min-h-11 w-full rounded-[3px] bg-ground pr-12 pl-3 text-lg placeholder:text-base placeholder:text-soft",
+            unread ? "border-2 border-ink" : "border border-ink/60",
           )}
         />
         {!readOnly && (

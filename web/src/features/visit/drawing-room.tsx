@@ -1,6 +1,6 @@
+import { clsx } from "clsx";
 import { ChevronDown, ChevronUp } from "lucide-react";
 import { memo, useEffect, useState } from "react";
-import { cn } from "@/shared/ui/cn";
 import { usePhone } from "@/shared/use-media";
 import type { Room } from "./layout";
 import { useDrawing, useDrawingStore } from "./state/drawing-store";
@@ -64,7 +64,7 @@ function Sheet({ inFlow, taken, trying }: { inFlow: boolean; taken: boolean; try
     <div className="relative h-11">
       <section
         aria-label="Drawing"
-        className={cn(
+        className={clsx(
           "absolute inset-x-0 bottom-0 z-30 flex flex-col border-t border-ink bg-ground",
           HEIGHTS[height],
         )}

@@ -1,9 +1,9 @@
+import { clsx } from "clsx";
 import { useEffect } from "react";
 import { useStore } from "zustand";
 import { usePhotosOnTheWay } from "@/shared/api/queries";
 import { clockTime } from "@/shared/dates";
 import { network } from "@/shared/device/network";
-import { cn } from "@/shared/ui/cn";
 import type { ChangeQueue } from "./saving/change-queue";
 import type { Snapshot } from "./saving/field-state";
 import { useNavigation } from "./state/navigation";
@@ -45,14 +45,14 @@ export function SaveStatus({ queue, brief }: { queue: ChangeQueue; brief: boolea
       )}
       <span
         role="status"
-        className={cn(
+        className={clsx(
           "figures flex items-center gap-2 text-sm whitespace-nowrap text-soft",
           !brief && "w-[164px] justify-end",
         )}
       >
         <span
           aria-hidden="true"
-          className={cn(
+          className={clsx(
             "size-2 rounded-full border border-ink",
             here === 0 && snapshot.typing === 0 && "bg-ink",
           )}

@@ -1,6 +1,6 @@
+import { clsx } from "clsx";
 import { Timer } from "lucide-react";
 import { fieldId } from "@/shared/api/field-ids";
-import { cn } from "@/shared/ui/cn";
 import { clockWords, useSecondsTo } from "@/shared/use-seconds-to";
 import { useNavigation } from "./state/navigation";
 import { useCell } from "./state/recording";
@@ -24,7 +24,7 @@ export function SettleClock() {
       <button
         type="button"
         onClick={() => go("set")}
-        className={cn(
+        className={clsx(
           "flex min-h-11 shrink-0 items-center gap-1.5 px-2 text-sm",
           over && "border-2 border-ink font-semibold",
         )}

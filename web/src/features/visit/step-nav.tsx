@@ -1,6 +1,6 @@
+import { clsx } from "clsx";
 import type { Schemas } from "@/shared/api/client";
 import type { StepId } from "@/shared/steps";
-import { cn } from "@/shared/ui/cn";
 
 /** A step of the visit; how much of it is done is not known before the first answer. */
 export type StepToGo = Pick<Schemas["StepProgress"], "step" | "label"> &
@@ -47,7 +47,7 @@ export function StepNav({
                 </span>
                 <span
                   aria-hidden="true"
-                  className={cn(
+                  className={clsx(
                     "text-sm leading-tight desk:block",
                     here
                       ? "z-10 bg-paper font-semibold whitespace-nowrap max-desk:-ml-2 max-desk:px-1"

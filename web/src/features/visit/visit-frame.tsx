@@ -1,11 +1,11 @@
 import { useNavigate } from "@tanstack/react-router";
+import { clsx } from "clsx";
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { Keys } from "@/features/help/keys-dialog";
 import { useKeys } from "@/shared/keys";
 import { useUnitSwitch } from "@/shared/settings";
 import { STEP_IDS, type StepId } from "@/shared/steps";
 import { arriveAt, useTitle } from "@/shared/title";
-import { cn } from "@/shared/ui/cn";
 import { saidWithUndo } from "@/shared/ui/undo";
 import { usePhone } from "@/shared/use-media";
 import { DrawingRoom } from "./drawing-room";
@@ -69,7 +69,7 @@ export const VisitFrame = memo(function VisitFrame({ trying }: { trying: boolean
   return (
     <>
       <div
-        className={cn(
+        className={clsx(
           "grid h-full overflow-hidden",
           "grid-cols-[minmax(0,1fr)] grid-rows-[52px_44px_minmax(0,1fr)_auto]",
           "desk:grid-rows-[56px_minmax(0,1fr)]",
@@ -89,7 +89,7 @@ export const VisitFrame = memo(function VisitFrame({ trying }: { trying: boolean
         />
         <Steps />
         <div
-          className={cn(
+          className={clsx(
             flows ? "flex min-h-0 flex-col overflow-y-auto overscroll-contain" : "contents",
           )}
         >
@@ -97,7 +97,7 @@ export const VisitFrame = memo(function VisitFrame({ trying }: { trying: boolean
             id="main"
             ref={panel}
             tabIndex={-1}
-            className={cn(
+            className={clsx(
               "relative flex min-h-0 flex-col px-4 pt-4 outline-none scroll-pb-24 desk:px-5",
               !flows && "overflow-y-auto overscroll-contain",
               flows && "shrink-0",
@@ -105,7 +105,7 @@ export const VisitFrame = memo(function VisitFrame({ trying }: { trying: boolean
             )}
             aria-label={catalogue.steps[step] ?? step}
           >
-            <div className={cn("flex min-h-full w-full flex-col", wide && "desk:max-w-[1080px]")}>
+            <div className={clsx("flex min-h-full w-full flex-col", wide && "desk:max-w-[1080px]")}>
               <RedFlagsBanner />
               <Panel key={step} />
             </div>

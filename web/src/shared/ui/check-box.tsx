@@ -1,7 +1,7 @@
+import { clsx } from "clsx";
 import { Check } from "lucide-react";
 import { Checkbox } from "radix-ui";
 import type { ReactNode } from "react";
-import { cn } from "./cn";
 
 /** Something that is so or not, with its words; the whole line is what one taps. */
 export function CheckBox({
@@ -19,7 +19,7 @@ export function CheckBox({
 }) {
   return (
     // biome-ignore lint/a11y/noLabelWithoutControl: the button inside is the control it labels
-    <label className={cn("flex min-h-11 items-center gap-2.5", className)}>
+    <label className={clsx("flex min-h-11 items-center gap-2.5", className)}>
       <Checkbox.Root
         checked={checked}
         disabled={disabled}

@@ -1,7 +1,7 @@
 import { Download as Arrow } from "lucide-react";
 import { type ReactNode, useState } from "react";
-import { toast } from "sonner";
 import { Button } from "./button";
+import { toast } from "./toasts";
 
 /** How much of a file has come, per cent; null where nobody said how long it is. */
 async function read(answer: Response, tell: (share: number | null) => void): Promise<Blob> {
@@ -55,7 +55,7 @@ export function Download({
       }
       saveAs(await read(answer, setComing), file);
     } catch (error) {
-      toast(`Not downloaded: ${error instanceof Error ? error.message : String(error)}`);
+      void toast(`Not downloaded: ${error instanceof Error ? error.message : String(error)}`);
     } finally {
       setComing(undefined);
     }

@@ -1,6 +1,6 @@
+import { clsx } from "clsx";
 import { Accordion } from "radix-ui";
 import { type ReactNode, useEffect, useRef } from "react";
-import { cn } from "./cn";
 
 /** Rows that open one at a time to show what is behind them. */
 export function Folds({
@@ -46,11 +46,11 @@ export function Fold({
   }, [open]);
   return (
     <Accordion.Item value={id} asChild>
-      <li ref={row} className={cn("border-b border-hair", className)}>
+      <li ref={row} className={clsx("border-b border-hair", className)}>
         <Accordion.Header asChild>
           <div>
             <Accordion.Trigger
-              className={cn("min-h-12 w-full py-2 text-left hover:bg-deep/60", buttonClass)}
+              className={clsx("min-h-12 w-full py-2 text-left hover:bg-deep/60", buttonClass)}
             >
               {summary}
             </Accordion.Trigger>

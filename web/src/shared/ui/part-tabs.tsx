@@ -1,8 +1,8 @@
+import { clsx } from "clsx";
 import { Check } from "lucide-react";
 import { Tabs } from "radix-ui";
 import type { ReactNode } from "react";
 import { usePhone } from "../use-media";
-import { cn } from "./cn";
 
 export type Part = {
   id: string;
@@ -36,14 +36,14 @@ export function PartTabs({
       value={present}
       onValueChange={onChoose}
       orientation={aside && !phone ? "vertical" : "horizontal"}
-      className={cn(
+      className={clsx(
         "flex flex-1 flex-col",
         aside && "desk:grid desk:grid-cols-[180px_minmax(0,1fr)] desk:gap-x-8",
       )}
     >
       <Tabs.List
         aria-label={label}
-        className={cn(
+        className={clsx(
           "@container mb-4 flex shrink-0 flex-wrap gap-x-1.5 border-b border-hair",
           aside &&
             "desk:sticky desk:top-0 desk:flex-col desk:flex-nowrap desk:self-start desk:border-b-0",
@@ -53,7 +53,7 @@ export function PartTabs({
           <Tabs.Trigger
             key={id}
             value={id}
-            className={cn(
+            className={clsx(
               "flex min-h-11 min-w-6 shrink-0 items-center justify-center gap-1 border-b-2 pointer-coarse:min-w-11 border-transparent text-sm whitespace-nowrap text-soft @md:mr-3 data-[state=active]:border-ink data-[state=active]:font-semibold data-[state=active]:text-ink",
               aside &&
                 "desk:w-full desk:justify-start desk:border-b-0 desk:border-l-2 desk:border-l-hair desk:px-3 desk:text-left desk:text-base desk:hover:bg-deep desk:data-[state=active]:border-l-ink desk:data-[state=active]:bg-deep",

@@ -1,5 +1,5 @@
+import { clsx } from "clsx";
 import { RadioGroup } from "radix-ui";
-import { cn } from "./cn";
 
 export type Choice = { value: string; label: string; disabled?: boolean };
 
@@ -33,7 +33,7 @@ export function Segments({
           key={choice.value}
           value={choice.value}
           disabled={choice.disabled ?? false}
-          className={cn(
+          className={clsx(
             "moves min-h-11 min-w-11 border bg-ground px-3 text-left text-sm disabled:opacity-50 data-[state=checked]:border-ink data-[state=checked]:bg-ink data-[state=checked]:text-ground",
             compact ? "-ml-px border-ink/60" : "rounded-[3px] border-ink/60 hover:bg-deep",
           )}

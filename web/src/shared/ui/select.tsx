@@ -1,6 +1,6 @@
+import { clsx } from "clsx";
 import { Check, ChevronDown } from "lucide-react";
 import { Select as Radix } from "radix-ui";
-import { cn } from "./cn";
 
 export type Option = { value: string; label: string };
 
@@ -31,7 +31,7 @@ export function Select({
     >
       <Radix.Trigger
         aria-label={label}
-        className={cn(
+        className={clsx(
           "inline-flex min-h-11 min-w-0 items-center justify-between gap-2 rounded-[3px] border border-ink/60 bg-ground px-3 text-left disabled:opacity-50",
           className,
         )}

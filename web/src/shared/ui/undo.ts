@@ -1,16 +1,17 @@
-import { toast } from "sonner";
+import { toast } from "./toasts";
 
 const LONG_ENOUGH_MS = 12_000;
 
 /** Say what was done, with a way back for a while; a way back that fails is told. */
 export function saidWithUndo(words: string, undo: () => Promise<unknown>, label = "Undo"): void {
-  toast(words, {
+  void toast(words, {
     duration: LONG_ENOUGH_MS,
     action: {
       label,
       onClick: () => {
-        undo().catch((error: unknown) =>
-          toast(`Not undone: ${error instanceof Error ? error.message : String(error)}`),
+        undo().catch(
+          (error: unknown) =>
+            void toast(`Not undone: ${error instanceof Error ? error.message : String(error)}`),
         );
       },
     },
@@ -20,7 +21,7 @@ export function saidWithUndo(words: string, undo: () => Promise<unknown>, label 
 /** For what can't be made again once it is gone: say so now, do it once nobody has taken it back. */
 export function doneLater(words: string, act: () => void, takenBack: () => void): void {
   const waiting = setTimeout(act, LONG_ENOUGH_MS);
-  toast(words, {
+  void toast(words, {
     duration: LONG_ENOUGH_MS,
     action: {
       label: "Undo",

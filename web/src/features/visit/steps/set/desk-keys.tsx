@@ -1,9 +1,9 @@
 import { useEffect, useRef, useState } from "react";
-import { toast } from "sonner";
 import { type Schemas, server } from "@/shared/api/client";
 import { lengthText } from "@/shared/quantity";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
+import { toast } from "@/shared/ui/toasts";
 import { useVisitFacts } from "../../state/facts";
 import { useCell, useQueue } from "../../state/recording";
 import type { Row } from "./steps";
@@ -33,7 +33,7 @@ export function DeskKeys({ row }: { row: Row }) {
       {
         onSuccess: ({ key, held }) => {
           queue.type(preset, String(key), unit);
-          toast(`Key ${key} holds ${say(held)}, read back.`);
+          void toast(`Key ${key} holds ${say(held)}, read back.`);
         },
       },
     );
