@@ -36,6 +36,8 @@ from .photo_times import photo_times
 from .rows import Figure, Rows, spread
 from .timing import timed
 
+NOT_REDRAWN_MS = 10_000
+"""So long a drawing is waited for that does not change, ms: then the row says so."""
 GIVEN_UP_S = 300
 """So long a start is waited for; how long it took is a row of its own."""
 BROWSER_ARGS = [
@@ -91,6 +93,7 @@ class CurrentUser:
         self.http.headers["Cookie"] = f"plumb_session={token.group(1)}"
         lines = self.http.get("/api/visits").json()
         self.visit = next(line["id"] for line in lines if line["client"] == "Bram Tolliver")
+        self.not_set_yet = next(line["id"] for line in lines if line["client"] == "Yara Fenwick")
         self._all = itertools.cycle([line["id"] for line in lines])
 
     def change(self, path: str, typed: str) -> None:
@@ -176,7 +179,10 @@ class Stopwatch:
               let began = 0, tell = null;
               window.plumbStart = () => {{
                 began = 0;
-                window.plumbDrawn = new Promise((resolve) => {{ tell = resolve; }});
+                window.plumbDrawn = new Promise((resolve, reject) => {{
+                  tell = resolve;
+                  setTimeout(() => reject(new Error("nothing was redrawn")), {NOT_REDRAWN_MS});
+                }});
               }};
               addEventListener('{event}', (event) => {{
                 if ({when}) began = performance.now();
@@ -288,7 +294,7 @@ def _drag_times(page: Page, caller: CurrentUser, address: str, rounds: int) -> l
 
 def _nudge_times(page: Page, caller: CurrentUser, address: str, rounds: int) -> list[float]:
     """From a tap on what is seen of the client to the drawing redrawn, to and fro."""
-    page.goto(f"{address}/visits/{caller.visit}/set")
+    page.goto(f"{address}/visits/{caller.not_set_yet}/set")
     page.get_by_test_id("elevation").wait_for()
     page.get_by_role("radio", name="Setting", exact=True).click()
     page.get_by_role("button", name="Seat", exact=True).click()

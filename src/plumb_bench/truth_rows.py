@@ -6,10 +6,12 @@ import importlib
 import sys
 import time
 from collections import Counter
+from concurrent.futures import ProcessPoolExecutor
 from multiprocessing import get_context
 from typing import Any
 
 from gentle_plumb.config import ROOT
+from gentle_plumb.documents.fit_files import left_to_the_parent
 
 from .rows import Figure, Rows
 
@@ -40,12 +42,13 @@ def truth_row(table: Rows, visits: int) -> None:
         return
     truths, start = of_the_tests("truths"), time.perf_counter()
     first = of_the_tests("seeds").SEED
-    with get_context("spawn").Pool(PROCESSES) as pool:
-        contradictions = [
-            truth
-            for many in pool.imap_unordered(broken, range(first, first + visits), chunksize=8)
-            for truth in many
-        ]
+    with ProcessPoolExecutor(PROCESSES, mp_context=get_context("spawn")) as pool:
+        try:
+            with left_to_the_parent():
+                broken_by_visit = pool.map(broken, range(first, first + visits), chunksize=8)
+            contradictions = [truth for many in broken_by_visit for truth in many]
+        finally:
+            pool.shutdown(cancel_futures=True)
     took = time.perf_counter() - start
     said = f"{len(truths.TRUTHS)} truths over {visits} visits: "
     if not contradictions:

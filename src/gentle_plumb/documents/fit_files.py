@@ -6,8 +6,10 @@ import csv
 import io
 import json
 import os
+import signal
 from collections.abc import Iterable, Iterator
 from concurrent.futures import Future, ProcessPoolExecutor
+from contextlib import contextmanager
 from dataclasses import dataclass
 from itertools import islice
 from multiprocessing import get_context
@@ -172,6 +174,16 @@ def _chunks(lines: Iterable[str]) -> Iterator[list[tuple[int, str]]]:
         yield chunk
 
 
+@contextmanager
+def left_to_the_parent() -> Iterator[None]:
+    """Start processes that no interrupt reaches: who hands the work out is told of it once, and ends them."""
+    before = signal.pthread_sigmask(signal.SIG_BLOCK, {signal.SIGINT})
+    try:
+        yield
+    finally:
+        signal.pthread_sigmask(signal.SIG_SETMASK, before)
+
+
 def fit_many(lines: Iterable[str], *, processes: int | None = None) -> Iterator[Line]:
     """Work many cases out, in the order they come, on every core; never more than a few in memory.
 
@@ -196,7 +208,8 @@ def fit_many(lines: Iterable[str], *, processes: int | None = None) -> Iterator[
     with ProcessPoolExecutor(many, mp_context=get_context("spawn")) as pool:
         waiting: list[Future[list[Line]]] = []
         for chunk in _chunks(lines):
-            waiting.append(pool.submit(_work, chunk))
+            with left_to_the_parent():
+                waiting.append(pool.submit(_work, chunk))
             if len(waiting) > 2 * many:
                 yield from waiting.pop(0).result()
         for future in waiting:

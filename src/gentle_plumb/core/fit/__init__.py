@@ -15,7 +15,7 @@ from .frame import (
     standing_elbow_terms,
     standing_eye_terms,
 )
-from .given import Given, fit_as_set
+from .given import Given, GivenFit, fit_as_set
 from .hand_rows import keys_terms
 from .joints import Joint, joints_of
 from .laptop import laptop_turns

@@ -7,12 +7,12 @@ only what comes before it given, so that its target and its setting can be told 
 
 from __future__ import annotations
 
-from collections.abc import Callable
-from dataclasses import dataclass, replace
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass, fields, replace
 
 from ..workstation import Settings
 from .case import Case, leaning_at
-from .fit import fit
+from .fit import fit, possible_postures, rows_alone
 from .moves import moves_between
 from .result import FitResult, FitRow, Posture, PostureFit
 
@@ -52,6 +52,15 @@ class Given:
         """Everything that stands."""
         return _over(self.alone, self.placed)
 
+    @property
+    def keys(self) -> frozenset[str]:
+        """The quantities that stand in either posture."""
+        return frozenset(
+            part.name
+            for part in fields(Settings)
+            if any(settings.get(part.name) is not None for settings in self.all)
+        )
+
     def has(self, key: str) -> bool:
         """Whether a quantity stands in either posture."""
         return any(settings.get(key) is not None for settings in self.all)
@@ -62,13 +71,25 @@ class GivenFit:
     """A fit with what stands.
 
     ``result`` has for each quantity the row it would have by what comes before it; ``stands`` the workstation as
-    it will be: what stands where it stands, and the rest set as worked out from it. ``plain`` is the fit with nothing
-    given.
+    it will be: what stands where it stands, and the rest set as worked out from it. ``meant`` and ``own`` are what it
+    would be worked out from were nothing set yet.
     """
 
     result: FitResult
     stands: FitResult
-    plain: FitResult
+    meant: Case
+    own: Both
+
+    @property
+    def nothing_stands(self) -> bool:
+        """Whether nothing was set yet, nor left alone."""
+        return self.result is self.stands
+
+    def plain_rows(self, keys: frozenset[str]) -> Mapping[Posture, Mapping[str, FitRow]]:
+        """Return the rows of these quantities were nothing set yet."""
+        return rows_alone(
+            self.meant, keys, overrule_seated=self.own[0], overrule_standing=self.own[1]
+        )
 
 
 def _over(first: Both, then: Both) -> Both:
@@ -107,31 +128,53 @@ def fit_as_set(case: Case, *, own: Both, given: Given, meant: Case | None = None
 
     """
     meant = meant or case
-    plain = _fit(meant, own, None)
     if given.nothing:
-        return GivenFit(result=plain, stands=plain, plain=plain)
-    chain = frozenset(CHAIN)
+        plain = _fit(meant, own, None)
+        return GivenFit(result=plain, stands=plain, meant=meant, own=own)
     whole = _fit(case, _over(own, given.all), given.all[0].backrest)
-    rest = _over(own, _only(given.all, chain))
-    beside = _fit(case, rest, given.all[0].backrest)
-    alone: dict[str, FitResult] = {}
-    for index, key in enumerate(CHAIN):
-        if not given.has(key):
-            continue
-        before = _over(_without(given.alone, key), _only(given.placed, frozenset(CHAIN[:index])))
-        rests_on = meant if before[0].seat is None else case
-        alone[key] = _fit(rests_on, _over(own, before), before[0].backrest)
-    stands = _as_possible(case, whole, plain)
+    stands = _as_possible(case, whole, possible_postures(meant, *own))
+    alone = _rows_before(case, meant, own, given)
 
     def row(fit_row: FitRow) -> FitRow:
         settled = given.all[0 if fit_row.posture == "seated" else 1].get(fit_row.key)
         if settled is None:
             return fit_row
-        rows = alone.get(fit_row.key, beside).of(fit_row.posture).rows
-        return next((row for row in rows if row.key == fit_row.key), fit_row)
+        return alone.get((fit_row.posture, fit_row.key), fit_row)
 
     result = replace(stands, seated=_rows(stands.seated, row), standing=_rows(stands.standing, row))
-    return GivenFit(result=result, stands=stands, plain=plain)
+    return GivenFit(result=result, stands=stands, meant=meant, own=own)
+
+
+def _rows_before(
+    case: Case, meant: Case, own: Both, given: Given
+) -> dict[tuple[Posture, str], FitRow]:
+    """The row of each quantity that stands, with only what comes before it given."""
+    chain = frozenset(CHAIN)
+    rows: dict[tuple[Posture, str], FitRow] = {}
+
+    def add(case: Case, held: Both, backrest: float | None, keys: frozenset[str]) -> None:
+        leans = leaning_at(case, backrest) if backrest is not None else case
+        by_posture = rows_alone(leans, keys, overrule_seated=held[0], overrule_standing=held[1])
+        rows.update(
+            {
+                (posture, key): row
+                for posture, by_key in by_posture.items()
+                for key, row in by_key.items()
+                if key in keys
+            }
+        )
+
+    beside = given.keys - chain
+    if beside:
+        add(case, _over(own, _only(given.all, chain)), given.all[0].backrest, beside)
+    for index, key in enumerate(CHAIN):
+        if given.has(key):
+            before = _over(
+                _without(given.alone, key), _only(given.placed, frozenset(CHAIN[:index]))
+            )
+            rests_on = meant if before[0].seat is None else case
+            add(rests_on, _over(own, before), before[0].backrest, frozenset({key}))
+    return rows
 
 
 def _fit(case: Case, held: Both, backrest: float | None) -> FitResult:
@@ -143,14 +186,12 @@ def _rows(posture: PostureFit, row: Callable[[FitRow], FitRow]) -> PostureFit:
     return replace(posture, rows=tuple(row(fit_row) for fit_row in posture.rows))
 
 
-def _as_possible(case: Case, whole: FitResult, plain: FitResult) -> FitResult:
+def _as_possible(
+    case: Case, whole: FitResult, possible: Mapping[Posture, tuple[bool, str | None]]
+) -> FitResult:
     """Return the fit with each posture possible or not as it was before anything stood."""
     seated, standing = (
-        replace(
-            whole.of(posture),
-            possible=plain.of(posture).possible,
-            why_not=plain.of(posture).why_not,
-        )
+        replace(whole.of(posture), possible=possible[posture][0], why_not=possible[posture][1])
         for posture in POSTURES
     )
     return replace(

@@ -2,7 +2,8 @@
 
 from .analyse import analyse_visit
 from .analysis import VisitAnalysis
-from .changes import SettingChange, day_strain, moved_by_what_stands, setting_changes
+from .changes import SettingChange, day_strain, setting_changes
+from .moved import moved_by_what_stands
 from .serialization import JsonWhatIfSession, to_jsonable, visit_input_to_json
 from .session import WhatIfRequest, WhatIfResult, WhatIfSession, as_found
 from .visit_input import VisitInput, at_place, case_of

@@ -101,7 +101,7 @@ def analyse_visit(
         choice=place.choice,
         result=result,
         stands=fitted.stands,
-        plain=fitted.plain,
+        fitted=fitted,
         states=states,
         facts=facts,
         photos=tuple(read),

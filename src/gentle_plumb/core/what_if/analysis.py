@@ -10,7 +10,7 @@ from ..assessment import VisitAssessment
 from ..catalogue import QUANTITIES, Tier
 from ..drawing import Scene, SceneRequest, draw_scene
 from ..findings import Causes, Facts, Finding, Strain, causes_of, strain_by_region
-from ..fit import Case, FitResult, working_order
+from ..fit import Case, FitResult, GivenFit, working_order
 from ..movements import Programme
 from ..observation import techniques_for
 from ..photo import PhotoReading
@@ -42,7 +42,7 @@ class VisitAnalysis:
     """A visit worked through. ``plan`` is the chosen one; ``case`` has its additions in place.
 
     ``result`` has what each thing is meant to be, given what stands before it; ``stands`` is the workstation as it
-    will be; ``states`` is what became of everything that can be set. ``plain`` is the result were
+    will be; ``states`` is what became of everything that can be set. ``fitted`` also tells what would be, were
     nothing set yet.
     """
 
@@ -53,7 +53,7 @@ class VisitAnalysis:
     choice: Choice
     result: FitResult
     stands: FitResult
-    plain: FitResult
+    fitted: GivenFit
     states: States
     facts: Facts
     photos: tuple[PhotoReading, ...]

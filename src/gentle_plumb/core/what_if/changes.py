@@ -12,7 +12,6 @@ from ..plans import total_of, what_is_left
 from ..presentation import apart_text, hard_limit_words, value_text
 from ..record import Field, fields
 from ..reuse import Reuse
-from ..states import StateKind, least_change
 from ..tolerances import SAME_DEG, SAME_MM
 from ..units import LengthUnit
 from ..words import say_change, say_degrees, say_joint, unit_of
@@ -187,7 +186,7 @@ def setting_changes(before: FitResult, after: FitResult, unit: LengthUnit) -> li
             continue
         old = {row.key: row for row in was.rows}
         for row in now.rows:
-            change = _row_moved(old.get(row.key), row, unit)
+            change = row_moved(old.get(row.key), row, unit)
             changes += [change] if change else []
         angles = {joint.joint: joint for joint in was.joints_set}
         for joint in now.joints_set:
@@ -211,24 +210,8 @@ def setting_changes(before: FitResult, after: FitResult, unit: LengthUnit) -> li
     return changes
 
 
-def moved_by_what_stands(analysis: VisitAnalysis, unit: LengthUnit) -> list[SettingChange]:
-    """Return what is worked out otherwise because of what was set elsewhere, or is left alone: still to be set."""
-    changes = []
-    for posture in POSTURES:
-        before = {row.key: row for row in analysis.plain.of(posture).rows}
-        now = analysis.result.of(posture)
-        for row in now.rows if now.possible else ():
-            state, was = analysis.states.get((posture, row.key)), before.get(row.key)
-            waits = state is not None and state.kind in (StateKind.TARGET, StateKind.TO_GET)
-            if not waits or was is None or row.setting is None or was.setting is None:
-                continue
-            if abs(row.setting - was.setting) > least_change(row):
-                change = _row_moved(was, row, unit)
-                changes += [change] if change is not None else []
-    return changes
-
-
-def _row_moved(old: FitRow | None, row: FitRow, unit: LengthUnit) -> SettingChange | None:
+def row_moved(old: FitRow | None, row: FitRow, unit: LengthUnit) -> SettingChange | None:
+    """Return how a row is otherwise than before; None where it is not."""
     was = old.setting if old is not None else None
     if row.setting is None or was is None or abs(row.setting - was) < SAME_MM:
         return None

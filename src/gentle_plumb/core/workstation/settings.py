@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, fields
+from dataclasses import dataclass
 
 from ..changed import changed
 
@@ -46,12 +46,8 @@ class Settings:
 
     def over(self, other: Settings) -> Settings:
         """Return these settings with those of ``other`` that are known in their place."""
-        known = {
-            field.name: value
-            for field in fields(self)
-            if (value := getattr(other, field.name)) is not None
-        }
-        return changed(self, **known)
+        known = {name: value for name, value in vars(other).items() if value is not None}
+        return changed(self, **known) if known else self
 
     def of_screen(self, id: str) -> tuple[float | None, float | None, float | None]:
         """Top, distance and bearing of a second or third screen; None where unknown."""
