@@ -12,8 +12,9 @@ from sqlalchemy import text
 from gentle_plumb.hosting import run
 from gentle_plumb.hosting.postgres import Cluster, free_port
 
+from .caller import CurrentUser
 from .rows import Figure, Rows
-from .served import CurrentUser, started
+from .served import started
 from .timing import timed
 
 VISITS = 10_000

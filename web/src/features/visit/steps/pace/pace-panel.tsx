@@ -65,13 +65,15 @@ export function PacePanel() {
     <div ref={room} className="flex min-h-full flex-col">
       <StepHead
         aside={
-          page?.day && (
+          page?.day ? (
             <Download
               href={`/api/visits/${visit.id}/day.ics?place=${place}`}
               file="working-day.ics"
             >
               Calendar file
             </Download>
+          ) : (
+            <span className="inline-flex min-h-11 items-center">&nbsp;</span> // its place meanwhile
           )
         }
         says={page?.day ? summary(page.day) : "No single posture is comfortable for hours."}
@@ -80,7 +82,7 @@ export function PacePanel() {
       </StepHead>
       <LimitsOfTheDay />
       <Failure of={answer} />
-      {!page && !answer.isError && <Skeleton lines={7} label="Laying out the day" />}
+      {!page && !answer.isError && <Skeleton lines={8} label="Laying out the day" />}
       {page && !page.day && (
         <Notice>
           A day is laid out once its hours are recorded.{" "}
