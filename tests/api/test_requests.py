@@ -8,7 +8,7 @@ import pytest
 from api.conftest import fill
 from api.phones import Client
 from conftest import weeks_on
-from gentle_plumb.documents.fillable import filled_in
+from gentle_plumb.documents.pdf_pages import filled_in
 from plumb_demo.people import NO_FLAGS
 
 HEALTH = ("dizziness", "twins", "sciatica", "Neck aches", "migraine")

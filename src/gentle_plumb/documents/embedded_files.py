@@ -4,9 +4,6 @@ from __future__ import annotations
 
 import io
 
-from pypdf import PdfReader
-from pypdf.errors import PyPdfError
-
 VISIT, RESULT, MEASUREMENTS, DRAWING = (
     "visit.json",
     "result.json",
@@ -31,6 +28,9 @@ def files_in(pdf: bytes) -> dict[str, bytes]:
         raise ValueError("This is no PDF.")
     if len(pdf) > MOST_BYTES:
         raise ValueError(f"{len(pdf)} bytes are more than {MOST_BYTES}: no report is so long.")
+    from pypdf import PdfReader  # large, and seldom needed
+    from pypdf.errors import PyPdfError
+
     try:
         held = PdfReader(io.BytesIO(pdf)).attachments
         return {name: contents[0] for name, contents in held.items() if contents}

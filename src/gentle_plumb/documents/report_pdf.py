@@ -9,13 +9,10 @@ import threading
 from collections.abc import Mapping, Sequence
 from dataclasses import asdict
 from pathlib import Path
-from typing import Any, Literal
+from typing import TYPE_CHECKING, Any, Literal
 
-import typst
 from PIL import Image
 from pydantic import BaseModel
-from pypdf import PdfReader, PdfWriter
-from pypdf.errors import PyPdfError
 
 from ..services.models import Attachment
 from ..services.paper_layout import drawings_in, layout_of
@@ -30,8 +27,10 @@ from ..services.paper_models import (
 )
 from ..services.spent import spending
 from .code_svg import code_svg
-from .fillable import filled_in, with_fields
 from .scene_svg import scene_svg
+
+if TYPE_CHECKING:
+    import typst
 
 HERE = Path(__file__).parent
 STANDARDS: list[Literal["a-3a", "ua-1"]] = ["a-3a", "ua-1"]
@@ -50,6 +49,8 @@ class TypstPdfRenderer:
     def _compiler(self, template: str) -> typst.Compiler:
         kept: dict[str, typst.Compiler] = self._local.__dict__.setdefault("compilers", {})
         if template not in kept:
+            import typst  # large, and not needed before the first paper
+
             kept[template] = typst.Compiler(  # type: ignore[misc]  # its stub leaves it open
                 str(HERE / template), font_paths=[HERE / "fonts"], ignore_system_fonts=True
             )
@@ -72,6 +73,8 @@ class TypstPdfRenderer:
 
         Not PDF/A: a form is there to be changed.
         """
+        from .pdf_pages import with_fields
+
         inputs = {name: text.translate(TURNS) for name, text in content_inputs(paper).items()}
         press = self._compiler("request.typ")
         with spending("papers"):
@@ -90,23 +93,18 @@ class TypstPdfRenderer:
 
         Raises ValueError where it is no PDF.
         """
-        try:
-            return filled_in(pdf)
-        except PyPdfError as error:
-            raise ValueError("This is not a PDF that can be read.") from error
+        from .pdf_pages import filled_in
+
+        return filled_in(pdf)
 
     def mark(self, pdf: bytes, words: str) -> bytes:
         """Lay a line over the head of every page of a PDF, which stays as it is beneath."""
+        from .pdf_pages import stamped
+
         laid = self._compiler("stamp.typ").compile(sys_inputs={"words": words.translate(TURNS)})
         if not isinstance(laid, bytes):
             raise TypeError("the press gave no single document")
-        over = PdfReader(io.BytesIO(laid)).pages[0]
-        writer = PdfWriter(clone_from=io.BytesIO(pdf))
-        for page in writer.pages:
-            page.merge_page(over)
-        held = io.BytesIO()
-        writer.write(held)
-        return held.getvalue()
+        return stamped(pdf, laid)
 
     def print(
         self,

@@ -1,4 +1,7 @@
-"""A form of a page that was set: fields laid where the template says they lie."""
+"""Pages that were set, handled again: fields laid where the template says they lie, a line laid over every page.
+
+The reader behind it is large: what needs it imports this where it is called.
+"""
 
 from __future__ import annotations
 
@@ -7,6 +10,7 @@ from collections.abc import Mapping, Sequence
 from typing import Any
 
 from pypdf import PdfReader, PdfWriter
+from pypdf.errors import PyPdfError
 from pypdf.generic import (
     ArrayObject,
     BooleanObject,
@@ -112,12 +116,30 @@ def _look(writer: PdfWriter, drawn: str, width: float, height: float) -> Any:
 
 
 def filled_in(pdf: bytes) -> dict[str, str]:
-    """Return what was filled into a form: ``yes`` for a box that is ticked, else what was typed, by field."""
+    """Return what was filled into a form: ``yes`` for a box that is ticked, else what was typed, by field.
+
+    Raises ValueError where it is no PDF.
+    """
+    try:
+        form = PdfReader(io.BytesIO(pdf)).get_fields() or {}
+    except PyPdfError as error:
+        raise ValueError("This is not a PDF that can be read.") from error
     result = {}
-    for name, field in (PdfReader(io.BytesIO(pdf)).get_fields() or {}).items():
+    for name, field in form.items():
         value = str(field.value or "")
         if value in (TICKED, OPEN):
             result[name] = "yes" if value == TICKED else ""
         else:
             result[name] = value
     return result
+
+
+def stamped(pdf: bytes, stamp: bytes) -> bytes:
+    """Return a PDF with the first page of another laid over each of its own, which stay as they are beneath."""
+    over = PdfReader(io.BytesIO(stamp)).pages[0]
+    writer = PdfWriter(clone_from=io.BytesIO(pdf))
+    for page in writer.pages:
+        page.merge_page(over)
+    held = io.BytesIO()
+    writer.write(held)
+    return held.getvalue()
