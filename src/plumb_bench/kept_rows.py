@@ -112,13 +112,14 @@ def backup_row(table: Rows, visits: int) -> None:
             restore(empty, backup.path, key)
             restored = time.perf_counter() - start
     table.add_row(
-        f"backup of {visits:,} visits ({rows:,} rows, papers and photographs in one of {WITH_PAPERS})",
+        "backup of a large practice",
         [
-            Figure("backed up and read back", backed, "s", 0),
+            f"{visits:,} visits, {rows:,} rows, papers and photographs in one of {WITH_PAPERS}",
+            Figure("backed up and read back, each", backed / visits * 1000),
             Figure("file", backup.size / 1e6, "MB", 0),
-            Figure("restored", restored, "s", 0),
+            Figure("restored, each", restored / visits * 1000),
         ],
-        "10,000 visits restored within 60 s",
+        "restored within 6 ms each, 10,000 within 60 s",
     )
 
 
