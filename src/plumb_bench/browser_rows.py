@@ -88,7 +88,7 @@ def browser_row(table: Rows, caller: CurrentUser, address: str, rounds: int) -> 
 
         dragged = _drag_times(page, caller, address, max(30, rounds))
         nudged = _nudge_times(page, caller, address, max(10, rounds // 4))
-        shown, read = photo_times(page, address, max(5, rounds // 10))
+        seen, shown, read = photo_times(page, address, max(5, rounds // 10))
         shift, longest = _smoothness(page, caller, address)
         browser.close()
     table.add_row(
@@ -102,12 +102,13 @@ def browser_row(table: Rows, caller: CurrentUser, address: str, rounds: int) -> 
         "under 300 kB in at most 25",
     )
     table.add_row(
-        "photograph of 12 MP: sent, made fit, shown; then a point placed to its angles on screen",
+        "photograph of 12 MP: seen; sent, made fit and listed; then a point placed to its angles on screen",
         [
-            Figure("shown median", statistics.median(shown), digits=0),
+            Figure("seen median", statistics.median(seen), digits=0),
+            Figure("listed median", statistics.median(shown), digits=0),
             Figure("placed median", statistics.median(read), digits=0),
         ],
-        "shown within 300 ms",
+        "seen within 300 ms",
     )
     table.add_row(
         "nudge tapped in Set to drawing redrawn in Chromium",

@@ -21,12 +21,14 @@ def _large_picture() -> bytes:
     return out.getvalue()
 
 
-def photo_times(page: Page, address: str, rounds: int) -> tuple[list[float], list[float]]:
-    """From a file chosen to its picture on screen, and from a point put down to the angle read."""
+def photo_times(
+    page: Page, address: str, rounds: int
+) -> tuple[list[float], list[float], list[float]]:
+    """From a file chosen to its picture on screen, to its place in the list, and from a point put down to its angle."""
     lines = page.request.get(f"{address}/api/visits").json()
     visit = next(line["id"] for line in lines if line["client"] == "Hugo Penn")
     points = photograph_side(Angles()).points
-    picture, shown, read = _large_picture(), [], []
+    picture, seen, shown, read = _large_picture(), [], [], []
     for _ in range(rounds):
         page.goto(f"{address}/visits/{visit}/look")
         page.get_by_role("tab", name="Photos").click()
@@ -40,6 +42,14 @@ def photo_times(page: Page, address: str, rounds: int) -> tuple[list[float], lis
                }, true)"""
         )
         chooser.set_input_files(file)
+        page.wait_for_function(
+            """() => {
+              const coming = document.querySelector('img[alt="The picture that is being sent"]');
+              return coming?.complete && coming.naturalWidth > 0;
+            }""",
+            polling=5,
+        )
+        seen.append(page.evaluate("() => performance.now() - window.plumbChosen"))
         page.wait_for_function(
             """(before) => {
               const all = [...document.querySelectorAll('ul[aria-label="Photographs of this visit"] img')];
@@ -75,4 +85,4 @@ def photo_times(page: Page, address: str, rounds: int) -> tuple[list[float], lis
         page.get_by_role("button", name="Delete this photo").click()
         page.get_by_role("button", name="Delete", exact=True).click()
         page.get_by_role("button", name="Delete", exact=True).wait_for(state="hidden")
-    return shown, read
+    return seen, shown, read

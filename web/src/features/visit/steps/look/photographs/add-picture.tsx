@@ -1,5 +1,5 @@
 import { Camera, ImagePlus } from "lucide-react";
-import { useRef, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { useAddPhoto } from "@/shared/api/queries";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
@@ -14,6 +14,7 @@ export function AddPicture({ onAdded }: { onAdded: (id: string) => void }) {
   const choose = useRef<HTMLInputElement>(null);
   const shoot = useRef<HTMLInputElement>(null);
   const [live, setLive] = useState(false);
+  const [coming, setComing] = useComing(add.isPending);
   const take = (file: File | undefined) => {
     setLive(false);
     setHeavy(null);
@@ -22,7 +23,10 @@ export function AddPicture({ onAdded }: { onAdded: (id: string) => void }) {
       setHeavy(
         `The picture has ${megabytes(file.size)}; at most ${megabytes(most)} can be kept. Take it with a lower resolution.`,
       );
-    else if (file) add.send(file, onAdded);
+    else if (file) {
+      setComing(URL.createObjectURL(file));
+      add.send(file, onAdded);
+    }
   };
   /** A tablet's own camera app takes the better picture; else the camera is shown here. */
   const openCamera = () =>
@@ -66,6 +70,13 @@ export function AddPicture({ onAdded }: { onAdded: (id: string) => void }) {
             : "Sending the picture …"
           : "JPEG, PNG or WebP, up to 25 MB. Location data is removed."}
       </p>
+      {coming && (
+        <img
+          src={coming}
+          alt="The picture that is being sent"
+          className="mt-1 aspect-[4/3] w-1/3 border border-ink/40 object-cover opacity-70"
+        />
+      )}
       {(heavy ?? add.error) && (
         <Notice role="alert" className="mt-1 text-sm">
           {heavy ?? add.error?.message}
@@ -73,6 +84,16 @@ export function AddPicture({ onAdded }: { onAdded: (id: string) => void }) {
       )}
     </div>
   );
+}
+
+/** The address of a picture in this page, shown until the server has it; let go of then. */
+function useComing(sending: boolean) {
+  const [coming, setComing] = useState<string | null>(null);
+  useEffect(() => {
+    if (!sending) setComing(null);
+  }, [sending]);
+  useEffect(() => () => (coming ? URL.revokeObjectURL(coming) : undefined), [coming]);
+  return [coming, setComing] as const;
 }
 
 function megabytes(size: number): string {
