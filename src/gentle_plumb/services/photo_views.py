@@ -24,7 +24,7 @@ class ReadingView:
 
 @dataclass(frozen=True, kw_only=True)
 class PhotoView:
-    """A photograph as it is shown: what was read from it, and what the camera did."""
+    """A photograph as it is shown: its size in pixels, what was read from it, and what the camera did."""
 
     id: str
     width: int

@@ -42,7 +42,7 @@ class _Known:
 class Factor:
     """What is known of a body, ready to be asked about any dimension.
 
-    ``precision`` and ``pull`` are sums over the known ones of ``r*r/own`` and ``r*z/own``.
+    ``precision`` and ``pull`` are sums over the known ones of ``r*r/own`` and ``r*z/own``, numbers without a unit.
     """
 
     known: Mapping[str, _Known]

@@ -18,7 +18,7 @@ from ..workstation import Settings
 
 @dataclass(frozen=True, kw_only=True)
 class Discomfort:
-    """Discomfort in one region of the map."""
+    """Discomfort in one region of the map; ``strength`` 0 to 10."""
 
     region: str
     label: str

@@ -43,7 +43,7 @@ class DiscomfortKind(Choice):
 
 @dataclass(frozen=True, kw_only=True)
 class Region:
-    """One region: middle, half width and half height on the map."""
+    """One region: middle, half width and half height on the map, in its units; ``turn`` in degrees, clockwise."""
 
     id: str
     view: View

@@ -10,7 +10,7 @@ from .limits import LIMITS, Limit, LimitId
 
 @dataclass(frozen=True, kw_only=True)
 class LimitInForce:
-    """A limit that holds: ``because`` of which conditions, whom to ask, the figure a clinician set."""
+    """A limit that holds: ``because`` of which conditions, whom to ask, the figure a clinician set, in the limit's unit."""
 
     id: LimitId
     because: tuple[str, ...]

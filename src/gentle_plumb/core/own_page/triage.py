@@ -65,7 +65,7 @@ class Verdict:
 
 @dataclass(frozen=True, kw_only=True)
 class Before:
-    """What was recorded at the visit: strength by region; empty where there was none."""
+    """What was recorded at the visit: strength by region, 0 to 10; empty where there was none."""
 
     discomfort: Mapping[str, float]
 

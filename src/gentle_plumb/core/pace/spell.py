@@ -9,7 +9,7 @@ from .rhythms import Posture
 
 @dataclass(frozen=True, kw_only=True)
 class Fixed:
-    """What lies fast in the day: from when, how long, in what posture.
+    """What lies fast in the day: from when, minutes after midnight; how long, minutes; in what posture.
 
     ``lunch`` is away from work; ``own`` is a spell that was put there by hand, and else as any other.
     """

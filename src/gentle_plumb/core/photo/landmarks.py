@@ -19,7 +19,7 @@ VIEWS: dict[View, str] = {"side": "From the side", "rear": "From behind"}
 
 @dataclass(frozen=True, kw_only=True)
 class Landmark:
-    """One point: what it is called, where it is put, in which views it is asked."""
+    """One point: what it is called, where it is put, in which views it is asked; ``depth`` towards the camera, mm."""
 
     id: str
     label: str

@@ -22,7 +22,10 @@ STACK_WARNING = (
 
 @dataclass(frozen=True, kw_only=True)
 class Stack:
-    """Whole pieces on each other: items by identifier with how many of each, the thickest lowest."""
+    """Whole pieces on each other: items by identifier with how many of each, the thickest lowest.
+
+    ``height`` and how unsure it is (``sd``) in mm.
+    """
 
     items: tuple[tuple[str, int], ...]
     labels: tuple[tuple[str, int], ...]

@@ -96,7 +96,7 @@ class Visit:
 
 @dataclass(frozen=True, kw_only=True)
 class Entry:
-    """What a field of a visit holds: the value, and what was typed for it.
+    """What a field of a visit holds: the value in the field's own unit (mm, degrees, hours), and what was typed for it.
 
     ``self_reported``: the client gave it on their own page, and nobody has changed it since.
     """
@@ -127,7 +127,7 @@ class PhotoHead:
 
 @dataclass(frozen=True, kw_only=True)
 class ProcessedPhoto:
-    """A picture made fit to be kept: upright, without metadata, as JPEG."""
+    """A picture made fit to be kept: upright, without metadata, as JPEG; its size in pixels."""
 
     jpeg: bytes
     width: int
@@ -211,7 +211,7 @@ class VisitSnapshot:
 
 @dataclass(frozen=True, kw_only=True)
 class Change:
-    """One small change, with an id made on the page.
+    """One small change, with an id made on the page; its value in the field's own unit.
 
     ``consent`` is the path that must hold ``yes`` for it to be kept; ``erase`` what it takes away.
     """

@@ -110,7 +110,7 @@ class Field(FieldFacts, Generic[T_co]):
 
 @dataclass(frozen=True, eq=False)
 class SpanField:
-    """Both ends of a range, and the step it goes in where that is asked."""
+    """Both ends of a range, and the step it goes in where that is asked; all in the unit of their fields."""
 
     low: Field[float]
     high: Field[float]
