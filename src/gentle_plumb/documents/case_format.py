@@ -8,7 +8,7 @@ could not say is unknown, and version 1's ``fingers_behind_knee`` becomes the ga
 from __future__ import annotations
 
 import json
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import TYPE_CHECKING, Annotated, Any, Literal
 
 from pydantic import (
@@ -354,11 +354,17 @@ class CaseDocument(PersonDocument, PaceDocument, PlaceDocument):
             hurts=self.hurts,
         )
 
-    def work(self, place: PlaceDocument | None = None, *, fixes: bool = True) -> CaseWorked:
-        """A place worked out, with the chosen plan in place; single purchases where wanted."""
+    def work(
+        self, place: PlaceDocument | None = None, *, fixes: bool = True, brief: bool = False
+    ) -> CaseWorked:
+        """A place worked out, with the chosen plan in place; single purchases where wanted.
+
+        ``brief`` leaves out how sure each target is, and what each addition alone removes.
+        """
         place = place or self
         own, case = place.own(), self.case(place)
-        plan_set = make_plans(case, own=own, fixes=fixes)
+        case = replace(case, uncertain=False) if brief else case
+        plan_set = make_plans(case, own=own, fixes=fixes and not brief, worth=not brief)
         taken = place.plan if place.plan != "own" or own.taken else "room"
         chosen = plan_set.plan(taken).case
         result = fit(chosen, overrule_seated=own.seated, overrule_standing=own.standing)

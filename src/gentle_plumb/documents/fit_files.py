@@ -127,7 +127,7 @@ def brief(document: CaseDocument, number: int) -> dict[str, Any]:
 
 
 def _brief_at(document: CaseDocument, place: PlaceDocument) -> dict[str, Any]:
-    case_worked = document.work(place, fixes=False)
+    case_worked = document.work(place, brief=True)
     taken = case_worked.result
     return {
         "plan": place.plan,

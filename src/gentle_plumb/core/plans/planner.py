@@ -38,8 +38,8 @@ class Planner:
         """What a set leaves over, degrees and strain minutes."""
         return total_of(what_is_left(*self.settled(kit)))
 
-    def plan(self, tier: Tier, kit: AdditionSet, *, whole: bool = True) -> Plan:
-        """A plan with what each of its additions removes: what leaving it out would add.
+    def plan(self, tier: Tier, kit: AdditionSet, *, whole: bool = True, worth: bool = True) -> Plan:
+        """A plan with what each of its additions removes, where ``worth``: what leaving it out would add.
 
         ``whole`` is whether every set of additions was tried.
         """
@@ -47,8 +47,8 @@ class Planner:
         left = what_is_left(case, settled)
         over, minutes = total_of(left)
         limits = hard_limits(case, settled)
-        added = []
-        for addition in kit:
+        added = [] if worth else [*added_by(kit)]
+        for addition in kit if worth else ():
             rest = tuple(other for other in kit if other is not addition)
             without = self.over(rest)
             mends = limits.mends(hard_limits(*self.settled(rest)))

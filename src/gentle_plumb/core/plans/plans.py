@@ -101,7 +101,9 @@ def _solver(case: Case, own: OwnNumbers) -> HeightSearch | None:
         return None
 
 
-def make_plans(case: Case, *, own: OwnNumbers | None = None, fixes: bool = True) -> PlanSet:
+def make_plans(
+    case: Case, *, own: OwnNumbers | None = None, fixes: bool = True, worth: bool = True
+) -> PlanSet:
     """Three plans and what single purchases remove.
 
     Parameters
@@ -111,6 +113,8 @@ def make_plans(case: Case, *, own: OwnNumbers | None = None, fixes: bool = True)
         The practitioner's own numbers; they hold in every plan.
     fixes : bool
         Whether single purchases are ranked.
+    worth : bool
+        Whether it is worked out what each addition alone removes; 0 otherwise.
 
     Returns
     -------
@@ -123,6 +127,7 @@ def make_plans(case: Case, *, own: OwnNumbers | None = None, fixes: bool = True)
     tiers: tuple[Tier, ...] = (*TIERS_OFFERED, "own") if own.taken else TIERS_OFFERED
     chosen = [(tier, choose(case, tier, own, solver, planner)) for tier in tiers]
     plans = tuple(
-        planner.plan(tier, choice.additions, whole=choice.whole) for tier, choice in chosen
+        planner.plan(tier, choice.additions, whole=choice.whole, worth=worth)
+        for tier, choice in chosen
     )
     return PlanSet(plans=plans, fixes=single_purchases(planner, plans[0], solver) if fixes else ())
