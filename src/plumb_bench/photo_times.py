@@ -44,7 +44,7 @@ def photo_times(
         chooser.set_input_files(file)
         page.wait_for_function(
             """() => {
-              const coming = document.querySelector('img[alt="The picture that is being sent"]');
+              const coming = document.querySelector('img[alt="Being sent"]');
               return coming?.complete && coming.naturalWidth > 0;
             }""",
             polling=5,

@@ -1,6 +1,5 @@
 import { useRouter } from "@tanstack/react-router";
 import { useEffect } from "react";
-import { wantToasts } from "@/shared/ui/toasts";
 
 const SOON_MS = 2000;
 const PLACES = ["/", "/clients", "/equipment", "/measuring", "/rules", "/people"] as const;
@@ -11,7 +10,6 @@ export function usePlacesAhead(signedIn: boolean): void {
   useEffect(() => {
     if (!signedIn) return;
     const timer = setTimeout(() => {
-      wantToasts();
       const visit = { visitId: "-", step: "ask" };
       const ahead = [
         router.preloadRoute({ to: "/visits/$visitId/$step", params: visit }),

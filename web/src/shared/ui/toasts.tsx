@@ -1,32 +1,57 @@
-import { lazy, Suspense, useEffect } from "react";
+import { useEffect, useState } from "react";
 import type { ExternalToast } from "sonner";
-import { useStore } from "zustand";
-import { createStore } from "zustand/vanilla";
 
-const wanted = createStore(() => false);
-const Toaster = lazy(() => import("sonner").then((file) => ({ default: file.Toaster })));
+type Sonner = typeof import("sonner");
+
+const AGAIN_MS = 3000;
+let sonner: Promise<Sonner> | null = null;
 let here: () => void = () => undefined;
 const place = new Promise<void>((resolve) => {
   here = resolve;
 });
 
-/** Fetch what shows short messages, before the first is said. */
-export function wantToasts(): void {
-  wanted.setState(true, true);
+/** Fetch what shows short messages, before the first is said; again and again where the network is away. */
+export function fetchToasts(): Promise<Sonner> {
+  sonner ??= fetched();
+  return sonner;
+}
+
+async function fetched(): Promise<Sonner> {
+  for (;;) {
+    try {
+      return await import("sonner");
+    } catch {
+      await new Promise((resolve) => setTimeout(resolve, AGAIN_MS));
+    }
+  }
 }
 
 /** Say something shortly, at the foot of the page. */
 export async function toast(words: string, more?: ExternalToast): Promise<void> {
-  wantToasts();
-  const [sonner] = await Promise.all([import("sonner"), place]);
-  sonner.toast(words, more);
+  const [{ toast: show }] = await Promise.all([fetchToasts(), place]);
+  show(words, more);
 }
 
-/** Where short messages stand. */
+/** Where short messages stand, once what shows them is here. */
 export function Toasts() {
-  if (!useStore(wanted)) return null;
+  const [shown, setShown] = useState<Sonner | null>(null);
+  useEffect(() => {
+    let gone = false;
+    const timer = setTimeout(
+      () => {
+        void fetchToasts().then((loaded) => !gone && setShown(loaded));
+      },
+      sonner ? 0 : SOON_MS,
+    ); // at once where something waits to be said
+    return () => {
+      gone = true;
+      clearTimeout(timer);
+    };
+  }, []);
+  if (!shown) return null;
+  const { Toaster } = shown;
   return (
-    <Suspense>
+    <>
       <Toaster
         position="bottom-center"
         toastOptions={{
@@ -40,9 +65,12 @@ export function Toasts() {
         }}
       />
       <Here />
-    </Suspense>
+    </>
   );
 }
+
+/** After the page itself is here: the first message is seldom said before. */
+const SOON_MS = 1000;
 
 /** Its effect runs after that of what stands before it, and listens by then. */
 function Here() {

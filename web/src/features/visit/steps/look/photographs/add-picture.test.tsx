@@ -6,7 +6,7 @@ import { ServerStandIn } from "@/test/server";
 import { renderInVisit } from "@/test/visit";
 import { AddPicture } from "./add-picture";
 
-const SENT = "The picture that is being sent";
+const SENT = "Being sent";
 const letGo = vi.fn();
 
 beforeEach(() => {

@@ -73,7 +73,7 @@ export function AddPicture({ onAdded }: { onAdded: (id: string) => void }) {
       {coming && (
         <img
           src={coming}
-          alt="The picture that is being sent"
+          alt="Being sent"
           className="mt-1 aspect-[4/3] w-1/3 border border-ink/40 object-cover opacity-70"
         />
       )}
