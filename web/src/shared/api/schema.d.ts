@@ -4246,7 +4246,7 @@ export interface components {
         };
         /**
          * Entry
-         * @description What a field of a visit holds: the value, and what was typed for it.
+         * @description What a field of a visit holds: the value in the field's own unit (mm, degrees, hours), and what was typed for it.
          *
          *     ``self_reported``: the client gave it on their own page, and nobody has changed it since.
          */
@@ -5616,7 +5616,7 @@ export interface components {
         KeyboardKind: "full" | "no_number_block" | "compact" | "split" | "tented";
         /**
          * Landmark
-         * @description One point: what it is called, where it is put, in which views it is asked.
+         * @description One point: what it is called, where it is put, in which views it is asked; ``depth`` towards the camera, mm.
          */
         Landmark: {
             /** Id */
@@ -7766,7 +7766,7 @@ export interface components {
         };
         /**
          * PhotoView
-         * @description A photograph as it is shown: what was read from it, and what the camera did.
+         * @description A photograph as it is shown: its size in pixels, what was read from it, and what the camera did.
          */
         PhotoView: {
             /** Id */
@@ -8541,7 +8541,7 @@ export interface components {
         };
         /**
          * Region
-         * @description One region: middle, half width and half height on the map.
+         * @description One region: middle, half width and half height on the map, in its units; ``turn`` in degrees, clockwise.
          */
         Region: {
             /** Id */
@@ -9514,7 +9514,7 @@ export interface components {
         };
         /**
          * SinglePurchase
-         * @description One purchase on top of what is in the room: what it alone removes.
+         * @description One purchase on top of what is in the room: what it alone removes and leaves, in degrees and strain minutes a day.
          *
          *     ``mends`` where it is for a hard limit that is lacking now; ``hard_limits`` is what is lacking then.
          */
