@@ -4,10 +4,10 @@ import { brotliCompressSync, gzipSync } from "node:zlib";
 import type { Plugin } from "vite";
 
 const TEXT = /\.(js|css|html|svg|webmanifest)$/;
-/** Below this a file fits into one packet as it is. */
+/** A smaller file fits into one packet uncompressed. */
 const WORTH_BYTES = 1000;
 
-/** Lays beside each text of the page what is sent of it: compressed once, as well as can be, not on every call. */
+/** Compresses each text file of the page once, at build time, and writes the results beside it. */
 export function precompressed(): Plugin {
   return {
     name: "precompressed",

@@ -14,7 +14,7 @@ const ALONE = [
   "src/features/visit/saving/{change-queue,without-network}.test.ts",
 ];
 
-/** What is sent as one file: a file for each small module costs more in requests than it saves in bytes. */
+/** Modules that are sent together: a request for each small one would cost more than it saves. */
 const TOGETHER = [
   { name: "react", test: /node_modules\/(react|react-dom|scheduler|use-sync-external-store)\// },
   {

@@ -77,7 +77,7 @@ def _serve_page(app: FastAPI, page: Path) -> None:
 
 
 def _sent(file: Path, request: Request, age: str, status: int = 200) -> Response:
-    """A file of the page as the build compressed it, where the browser can read that."""
+    """A file of the page, compressed at build time where the browser accepts that."""
     headers = {"Cache-Control": age, "Vary": "Accept-Encoding"}
     kind = guess_type(file.name)[0] or "application/octet-stream"
     read = {
@@ -92,7 +92,7 @@ def _sent(file: Path, request: Request, age: str, status: int = 200) -> Response
 
 
 COMPRESSED = {"br": ".br", "gzip": ".gz"}
-"""What the build lays beside a file of the page, the smallest first."""
+"""Encodings the build writes beside each file of the page, with their endings, smallest first."""
 
 
 PLACES = frozenset(

@@ -176,7 +176,7 @@ def _chunks(lines: Iterable[str]) -> Iterator[list[tuple[int, str]]]:
 
 @contextmanager
 def left_to_the_parent() -> Iterator[None]:
-    """Start processes that no interrupt reaches: who hands the work out is told of it once, and ends them."""
+    """Start processes that ignore an interrupt: the parent alone handles it, and ends them."""
     before = signal.pthread_sigmask(signal.SIG_BLOCK, {signal.SIGINT})
     try:
         yield

@@ -1,6 +1,6 @@
-"""Pages that were set, handled again: fields laid where the template says they lie, a line laid over every page.
+"""Changes to finished PDF pages: form fields where the template puts them, and a line across every page.
 
-The reader behind it is large: what needs it imports this where it is called.
+The PDF library is large, so callers import this module only where they use it.
 """
 
 from __future__ import annotations

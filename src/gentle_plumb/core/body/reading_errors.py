@@ -35,7 +35,7 @@ FACTORS: tuple[tuple[float, str], ...] = (
 
 @dataclass(frozen=True, kw_only=True)
 class ReadingError:
-    """What may have happened: the value it should be, mm, by which ``factor`` it is off, or the dimension it belongs to."""
+    """What may have gone wrong: the value it should be (mm), the ``factor`` it is off by, or the dimension it belongs to."""
 
     kind: SlipKind
     words: str

@@ -72,7 +72,7 @@ class GivenFit:
 
     ``result`` has for each quantity the row it would have by what comes before it; ``stands`` the workstation as
     it will be: what stands where it stands, and the rest set as worked out from it. ``meant`` and ``own`` are what it
-    would be worked out from were nothing set yet.
+    would be worked out from if nothing had been set yet.
     """
 
     result: FitResult
@@ -86,7 +86,7 @@ class GivenFit:
         return self.result is self.stands
 
     def plain_rows(self, keys: frozenset[str]) -> Mapping[Posture, Mapping[str, FitRow]]:
-        """Return the rows of these quantities were nothing set yet."""
+        """Return the rows these quantities would have if nothing had been set yet."""
         return rows_alone(
             self.meant, keys, overrule_seated=self.own[0], overrule_standing=self.own[1]
         )

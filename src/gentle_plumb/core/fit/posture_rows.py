@@ -80,7 +80,7 @@ class _Stance:
         return [_in_words(with_check(self.case, row, rows)) for row in rows]
 
     def _builders(self) -> Iterator[tuple[frozenset[str], Callable[[], Sequence[FitRow]]]]:
-        """What builds the rows, beside the quantities that they are of."""
+        """Each group of quantities, with the function that builds its rows."""
         case, posture = self.case, self.posture
         settings, joints = self.settings, {joint.joint: joint for joint in self.joints_set}
         seat, surface = settings.seat, settings.surface
@@ -142,14 +142,14 @@ class _Stance:
 
 
 FOOTREST = frozenset({"footrest", "seat"})
-"""The support for the feet: the seat's test on the person asks for it."""
+"""The support for the feet; the seat's row needs it too, for its test on the person."""
 SEAT = frozenset({"seat"})
 HANDS = frozenset({"surface", "keys"})
 BESIDE = frozenset(
     {"screen_bearing"}
     | {f"screen{number}_{part}" for number in (2, 3) for part in ("bearing", "distance", "top")}
 )
-"""Where the screens stand to one another: each is placed after the others."""
+"""The screens, which are placed in relation to each other."""
 
 
 @reuse_last(4)

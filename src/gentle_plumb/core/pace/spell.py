@@ -9,7 +9,7 @@ from .rhythms import Posture
 
 @dataclass(frozen=True, kw_only=True)
 class Fixed:
-    """What lies fast in the day: from when, minutes after midnight; how long, minutes; in what posture.
+    """A fixed time in the day: its start (minutes after midnight), its length (minutes) and its posture.
 
     ``lunch`` is away from work; ``own`` is a spell that was put there by hand, and else as any other.
     """

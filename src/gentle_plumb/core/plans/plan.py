@@ -60,7 +60,7 @@ class Added:
 
 @dataclass(frozen=True, kw_only=True)
 class Plan:
-    """One plan: what is added, how everything is set then, and what is left over, in degrees and strain minutes a day.
+    """One plan: what it adds, how everything is then set, and what remains (degrees, and strain minutes a day).
 
     ``excess_deg`` is the sum of the joints that are known; ``not_assessed`` names the deciding ones that are not. ``whole`` is
     whether every set of additions was held against it; ``assumes`` what it takes for granted, in words.
@@ -86,7 +86,7 @@ class Plan:
 
 @dataclass(frozen=True, kw_only=True)
 class SinglePurchase:
-    """One purchase on top of what is in the room: what it alone removes and leaves, in degrees and strain minutes a day.
+    """One purchase added to what is in the room: what it removes by itself and what remains (degrees, and strain minutes a day).
 
     ``mends`` where it is for a hard limit that is lacking now; ``hard_limits`` is what is lacking then.
     """

@@ -42,8 +42,8 @@ class VisitAnalysis:
     """A visit worked through. ``plan`` is the chosen one; ``case`` has its additions in place.
 
     ``result`` has what each thing is meant to be, given what stands before it; ``stands`` is the workstation as it
-    will be; ``states`` is what became of everything that can be set. ``fitted`` also tells what would be, were
-    nothing set yet.
+    will be; ``states`` is what became of everything that can be set. ``fitted`` also tells what would apply if
+    nothing had been set yet.
     """
 
     visit_input: VisitInput

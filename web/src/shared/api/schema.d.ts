@@ -9514,7 +9514,7 @@ export interface components {
         };
         /**
          * SinglePurchase
-         * @description One purchase on top of what is in the room: what it alone removes and leaves, in degrees and strain minutes a day.
+         * @description One purchase added to what is in the room: what it removes by itself and what remains (degrees, and strain minutes a day).
          *
          *     ``mends`` where it is for a hard limit that is lacking now; ``hard_limits`` is what is lacking then.
          */

@@ -10,7 +10,7 @@ const place = new Promise<void>((resolve) => {
   here = resolve;
 });
 
-/** Fetch what shows short messages, before the first is said; again and again where the network is away. */
+/** Load the message library ahead of the first message, retrying while the network is down. */
 export function fetchToasts(): Promise<Sonner> {
   sonner ??= fetched();
   return sonner;
@@ -26,13 +26,13 @@ async function fetched(): Promise<Sonner> {
   }
 }
 
-/** Say something shortly, at the foot of the page. */
+/** Show a short message at the foot of the page. */
 export async function toast(words: string, more?: ExternalToast): Promise<void> {
   const [{ toast: show }] = await Promise.all([fetchToasts(), place]);
   show(words, more);
 }
 
-/** Where short messages stand, once what shows them is here. */
+/** Where short messages appear, once the library that shows them has loaded. */
 export function Toasts() {
   const [shown, setShown] = useState<Sonner | null>(null);
   useEffect(() => {
@@ -69,10 +69,10 @@ export function Toasts() {
   );
 }
 
-/** After the page itself is here: the first message is seldom said before. */
+/** After the page itself has loaded; few messages come sooner. */
 const SOON_MS = 1000;
 
-/** Its effect runs after that of what stands before it, and listens by then. */
+/** Rendered after the toaster, so that the toaster is listening when this effect runs. */
 function Here() {
   useEffect(() => here(), []);
   return null;

@@ -86,7 +86,7 @@ export function AddPicture({ onAdded }: { onAdded: (id: string) => void }) {
   );
 }
 
-/** The address of a picture in this page, shown until the server has it; let go of then. */
+/** A local address for the picture, shown while it is sent and released once the server has it. */
 function useComing(sending: boolean) {
   const [coming, setComing] = useState<string | null>(null);
   useEffect(() => {
