@@ -6,31 +6,10 @@ from typing import Any, Literal
 
 from pydantic import BaseModel
 
-from ..core.assessment import HardLimits
 from ..core.fit import FitResult, notes_in, working_order
-from ..core.plans import Added, Offer, Plan, ResidualExcess, SinglePurchase, offers_of
-from ..core.workstation import PlaceUse, Settings
+from ..core.plans import Offer, Plan, SinglePurchase, offers_of
+from ..core.workstation import PlaceUse
 from .case_format import CaseDocument, PlaceDocument
-
-
-class PlanDocument(BaseModel):
-    """One plan of a result."""
-
-    id: str
-    label: str
-    added: list[Added]
-    seated: Settings
-    standing: Settings | None
-    left: list[ResidualExcess]
-    excess_deg: float
-    minutes: float | None
-    hard_limits: HardLimits
-    temporary: bool
-    cautions: list[str]
-
-    @classmethod
-    def of(cls, plan: Plan) -> PlanDocument:
-        return cls(**{name: getattr(plan, name) for name in cls.model_fields})
 
 
 class PlaceResult(BaseModel):
@@ -41,7 +20,7 @@ class PlaceResult(BaseModel):
     result: FitResult
     notes: list[str]
     order: list[str]
-    plans: list[PlanDocument]
+    plans: list[Plan]
     fixes: list[SinglePurchase]
     offers: list[Offer]
 
@@ -80,7 +59,7 @@ def _result_at(case: CaseDocument, place: PlaceDocument) -> dict[str, Any]:
             f"{row.posture}.{row.key}"
             for row in working_order(case_worked.case, case_worked.result)
         ],
-        "plans": [PlanDocument.of(plan) for plan in case_worked.plan_set.plans],
+        "plans": list(case_worked.plan_set.plans),
         "fixes": list(case_worked.plan_set.fixes),
         "offers": list(offers_of(case.case(place), own=place.own())),
     }

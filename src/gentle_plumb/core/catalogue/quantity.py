@@ -136,6 +136,10 @@ class Quantity:
         The slot of additions that it stands on: taken away, its height changes.
     built_in : bool
         Whether it is built into its piece: another piece changes it, nothing sets it.
+    carries : str
+        The quantity that moves by as much with it; empty where none does.
+    feet_first : bool
+        Whether the feet are supported before it is raised.
     on_display : bool
         Whether a desk's own display can show it, and a key of the desk hold it.
     any_target_is_step : bool
@@ -188,6 +192,8 @@ class Quantity:
     seen_against: Literal["", "lower_leg", "elbow", "eye"] = ""
     stands_on: Literal["", "desk", "screen"] = ""
     built_in: bool = False
+    carries: str = ""
+    feet_first: bool = False
     on_display: bool = False
     any_target_is_step: bool = False
 

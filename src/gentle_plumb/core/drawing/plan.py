@@ -16,7 +16,7 @@ from ..workstation import (
 from .label_places import Box, Candidate
 from .marks import Mark, Point, arc, box
 from .plan_screens import BRIDGE_MM, SPAN_MM, picture, side_picture
-from .plan_sheet import Plan
+from .plan_sheet import PlanSheet
 
 ZONE_MM = {"phone": (45.0, 60.0), "paper": (110.0, 75.0), "writing": (110.0, 80.0)}
 """Half the breadth and depth that a zone is drawn with, mm. Source: house-phone, house-paper."""
@@ -47,7 +47,7 @@ def ink_plan(
         The room that its words may use, px.
 
     """
-    plan = Plan(case, settings, left=left, top=top, width=width, height=height, words=words)
+    plan = PlanSheet(case, settings, left=left, top=top, width=width, height=height, words=words)
     _screens(plan)
     half = plan.body.mm("shoulder_breadth_biacromial") / 2
     plan.shape("midline", [(0, plan.low + 20), (0, plan.high)], closed=False, over=True)
@@ -74,7 +74,7 @@ def ink_plan(
     return [*plan.marks, *plan.words.marks], plan.scale * plan.mirror
 
 
-def _screens(plan: Plan) -> None:
+def _screens(plan: PlanSheet) -> None:
     """The main screen and the others, with their lines of sight."""
     screen, settings = plan.case.workstation.screen, plan.settings
     if screen.kind is not None:
@@ -89,7 +89,7 @@ def _screens(plan: Plan) -> None:
         plan.shape("midline", [(0, 100), middle], closed=False)
 
 
-def _armrests(plan: Plan) -> None:
+def _armrests(plan: PlanSheet) -> None:
     gap = plan.settings.armrest_gap or plan.details.armrest_gap
     if gap is None:
         return
@@ -98,7 +98,7 @@ def _armrests(plan: Plan) -> None:
         plan.shape("piece-faint", box(min(near, out), -40, max(near, out), 190), "armrest")
 
 
-def _keyboard(plan: Plan, off: float) -> None:
+def _keyboard(plan: PlanSheet, off: float) -> None:
     """The keyboard with its letters, its B key so far off the midline, mm."""
     kind = plan.case.workstation.keyboard.kind
     if kind is None:
@@ -108,7 +108,7 @@ def _keyboard(plan: Plan, off: float) -> None:
     plan.shape("letters", box(left + 14, plan.reach - 62, off + 150, plan.reach + 52), "keys")
 
 
-def _shoulders_and_head(plan: Plan) -> None:
+def _shoulders_and_head(plan: PlanSheet) -> None:
     wide, tail = plan.body.mm("shoulder_breadth_bideltoid") / 2, "" if plan.known else "-faint"
     shoulders: list[Point] = [
         (-wide, 0),
@@ -135,14 +135,14 @@ def _shoulders_and_head(plan: Plan) -> None:
             plan.shape(f"{role}-{layer}{tail}", points, curved=True)
 
 
-def _keys_arm(plan: Plan, shoulder: float, letters: Point) -> None:
+def _keys_arm(plan: PlanSheet, shoulder: float, letters: Point) -> None:
     """The arm without the mouse, its hand on the outermost letter of its side."""
     if plan.case.workstation.keyboard.kind is not None:
         hand = letters[0] - OUTERMOST_LETTER_MM * plan.mirror, letters[1]
         plan.shape("limb", [(-shoulder, 0.0), (-shoulder, 20.0), hand], "keys", closed=False)
 
 
-def _pointer(plan: Plan, joint: Joint | None, shoulder: float, unit: LengthUnit) -> None:
+def _pointer(plan: PlanSheet, joint: Joint | None, shoulder: float, unit: LengthUnit) -> None:
     """The pointer with its arm: beside the keys, or a central one before them."""
     aside = plan.settings.mouse
     if aside is None or plan.hand is None:
@@ -177,7 +177,7 @@ def _pointer(plan: Plan, joint: Joint | None, shoulder: float, unit: LengthUnit)
             put(angle)
 
 
-def _zones(plan: Plan) -> list[tuple[str, Point, Point]]:
+def _zones(plan: PlanSheet) -> list[tuple[str, Point, Point]]:
     """Where phone and paper belong, within the plan's room: names, middles and half sizes, mm."""
     zones = []
     for zone in zones_of(plan.case):

@@ -16,7 +16,7 @@ BEHIND_MM, BEYOND_MM, LEAST_AHEAD_MM = 150.0, 130.0, 640.0
 """What the plan shows behind the midline's start, beyond the screen, and ahead at least, mm."""
 
 
-class Plan:
+class PlanSheet:
     """The plan in the making: the person at the bottom looking up the sheet."""
 
     def __init__(

@@ -152,8 +152,10 @@ def _gain(case: Case, row: FitRow, joint: Joint) -> float:
     """Return how many degrees a joint comes back towards its band by one change alone."""
     moved = {row.key: row.setting}
     found = case.found_seated
-    if row.key == "surface" and None not in (found.keys, found.surface, row.setting):
-        moved["keys"] = found.keys + row.setting - found.surface  # type: ignore[operator]  # none of them is None
+    carried, moved_from = QUANTITIES[row.key].carries, found.get(row.key)
+    carried_from = found.get(carried) if carried else None
+    if carried_from is not None and moved_from is not None and row.setting is not None:
+        moved[carried] = carried_from + row.setting - moved_from
     settings: Settings = replace(found, **moved)
     after = next(
         (

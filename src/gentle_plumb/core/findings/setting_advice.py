@@ -112,7 +112,7 @@ def _move(facts: Facts, state: SettingState, row: FitRow) -> str:
 
 def _feet_first(facts: Facts, row: FitRow) -> str:
     """Return that the feet are supported first, where the seat stands or goes higher than they reach."""
-    if row.key != "seat":
+    if not QUANTITIES[row.key].feet_first:
         return ""
     rest = facts.result.row("seated", "footrest")
     if (rest.setting or 0.0) <= (rest.found or 0.0) + SAME_MM:

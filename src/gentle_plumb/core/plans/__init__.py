@@ -13,6 +13,7 @@ from .own_plan import SLOTS, Offer, key_of, own_kit
 from .plan import (
     RISERS_WARNING,
     Added,
+    AppliedPlan,
     Plan,
     PlanSet,
     ResidualExcess,

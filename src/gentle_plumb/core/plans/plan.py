@@ -77,11 +77,17 @@ class Plan:
     hard_limits: HardLimits
     temporary: bool
     cautions: tuple[str, ...]
-    case: Case
-    additions: AdditionSet
     not_assessed: tuple[str, ...] = ()
     whole: bool = True
     assumes: tuple[str, ...] = ()
+
+
+@dataclass(frozen=True, kw_only=True)
+class AppliedPlan(Plan):
+    """A plan with what was added, and the case as it is with all of that in place."""
+
+    case: Case
+    additions: AdditionSet
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -108,10 +114,10 @@ class SinglePurchase:
 class PlanSet:
     """All three plans, and single purchases by what they remove."""
 
-    plans: tuple[Plan, ...]
+    plans: tuple[AppliedPlan, ...]
     fixes: tuple[SinglePurchase, ...]
 
-    def plan(self, tier: Tier) -> Plan:
+    def plan(self, tier: Tier) -> AppliedPlan:
         """The plan of a tier."""
         return next(plan for plan in self.plans if plan.id == tier)
 

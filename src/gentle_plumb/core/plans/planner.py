@@ -12,7 +12,7 @@ from .addition import PRICE_LABELS, Addition
 from .addition_set import AdditionSet, key_of_set, with_additions
 from .height_search import OwnNumbers
 from .own_plan import key_of
-from .plan import NOT_ALL_TRIED, RISERS_WARNING, Added, Plan, total_of, what_is_left
+from .plan import NOT_ALL_TRIED, RISERS_WARNING, Added, AppliedPlan, total_of, what_is_left
 from .stacks import STACK_WARNING
 
 
@@ -38,7 +38,9 @@ class Planner:
         """What a set leaves over, degrees and strain minutes."""
         return total_of(what_is_left(*self.settled(kit)))
 
-    def plan(self, tier: Tier, kit: AdditionSet, *, whole: bool = True, worth: bool = True) -> Plan:
+    def plan(
+        self, tier: Tier, kit: AdditionSet, *, whole: bool = True, worth: bool = True
+    ) -> AppliedPlan:
         """A plan with what each of its additions removes, where ``worth``: what leaving it out would add.
 
         ``whole`` is whether every set of additions was tried.
@@ -56,7 +58,7 @@ class Planner:
                 _added(addition, without[0] - over, less(without[1], minutes), mends=mends)
             )
         temporary = any(addition.temporary for addition in kit)
-        return Plan(
+        return AppliedPlan(
             id=tier,
             label=TIERS[tier],
             added=tuple(added),

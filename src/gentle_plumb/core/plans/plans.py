@@ -13,7 +13,7 @@ from .addition_sets import best_additions
 from .feet_again import feet_for_seat
 from .height_search import HeightSearch, OwnNumbers
 from .own_plan import TIERS_OFFERED
-from .plan import Plan, PlanSet
+from .plan import AppliedPlan, PlanSet
 from .planner import Planner
 from .purchases import single_purchases
 
@@ -86,7 +86,7 @@ def choose(
     return Choice(additions=kit, own=own, whole=solver is None or tier not in solver.cut_short)
 
 
-def plan_of(case: Case, tier: Tier, choice: Choice) -> Plan:
+def plan_of(case: Case, tier: Tier, choice: Choice) -> AppliedPlan:
     """Return the plan that a choice makes."""
     plan = Planner(case, choice.own).plan(tier, choice.additions, whole=choice.whole)
     if not choice.follows_seat:

@@ -11,7 +11,7 @@ from .back_additions import back_additions
 from .feet_additions import feet_additions
 from .height_search import HeightSearch
 from .keys_additions import keys_additions
-from .plan import Plan, SinglePurchase
+from .plan import AppliedPlan, SinglePurchase
 from .planner import Planner, less
 from .screen_additions import screen_additions
 from .seat_additions import seat_additions
@@ -36,7 +36,7 @@ def _purchases(case: Case) -> list[Addition]:
 
 
 def single_purchases(
-    planner: Planner, room: Plan, solver: HeightSearch | None = None
+    planner: Planner, room: AppliedPlan, solver: HeightSearch | None = None
 ) -> tuple[SinglePurchase, ...]:
     """Single purchases in the place of what the room's plan adds there, by what they remove.
 
@@ -46,7 +46,7 @@ def single_purchases(
     Parameters
     ----------
     planner : Planner
-    room : Plan
+    room : AppliedPlan
         What is done without money.
     solver : HeightSearch, optional
         For the same case and numbers: what its heights leave over already is not worked out any further.
@@ -98,7 +98,7 @@ def single_purchases(
     )
 
 
-def _in_vain(solver: HeightSearch, kit: AdditionSet, room: Plan, worth: float) -> bool:
+def _in_vain(solver: HeightSearch, kit: AdditionSet, room: AppliedPlan, worth: float) -> bool:
     """Whether the heights alone leave so much over that a purchase cannot remove what is worth an addition."""
     left = solver.heights_with(kit).quality().excess_deg
     return left < UNREACHABLE_DEG and room.excess_deg - left <= worth - ALIKE_REMOVED_DEG

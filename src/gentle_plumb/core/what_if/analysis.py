@@ -16,10 +16,10 @@ from ..observation import techniques_for
 from ..photo import PhotoReading
 from ..plans import (
     AdditionSet,
+    AppliedPlan,
     Choice,
     Offer,
     OwnNumbers,
-    Plan,
     PlanSet,
     added_by,
     layers_of,
@@ -159,7 +159,7 @@ class VisitAnalysis:
         """Everything that can be ticked for the practitioner's own plan."""
         return offers_of(self.bare, own=self._numbers())
 
-    def chosen_plan(self) -> Plan:
+    def chosen_plan(self) -> AppliedPlan:
         """The plan that was taken, alone; a support for the feet as high as it is to be now."""
         plan = plan_of(self.bare, self.plan, self.choice)
         added = tuple(replace(added, height=height_now(self.states, added)) for added in plan.added)
