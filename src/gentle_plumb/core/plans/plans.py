@@ -3,8 +3,10 @@
 from __future__ import annotations
 
 from dataclasses import dataclass, replace
+from functools import cached_property
 
 from ..catalogue import Tier
+from ..changed import changed
 from ..errors import MissingInput
 from ..fit import Case
 from ..workstation import Settings
@@ -58,13 +60,55 @@ class Choice:
         )
 
 
-def choose(
-    case: Case,
-    tier: Tier,
-    own: OwnNumbers | None = None,
-    solver: HeightSearch | None = None,
-    planner: Planner | None = None,
-) -> Choice:
+def what_a_choice_rests_on(case: Case) -> Case:
+    """Return the case without the settings as found that no choice depends on.
+
+    A seat that was found somewhere else asks for no other footrest. What counts is where a seat is that nobody may
+    move, and how deep a pan of unknown range is.
+    """
+    found = case.found_seated
+    kept = Settings(seat=found.seat if case.seat_stays else None, seat_depth=found.seat_depth)
+    return changed(case, found_seated=kept, found_standing=Settings(), declared=frozenset())
+
+
+class Choices:
+    """What each tier adds to one case, before anything stands.
+
+    Choices are kept with the visit: one is made again only where something changed that it depends on.
+    """
+
+    def __init__(self, case: Case, own: OwnNumbers) -> None:
+        self._case, self._own = what_a_choice_rests_on(case), own
+
+    @cached_property
+    def solver(self) -> HeightSearch | None:
+        """The search for heights, shared by every tier; None where heights can't be told."""
+        try:
+            return HeightSearch(self._case, self._own)
+        except MissingInput:
+            return None
+
+    @cached_property
+    def _planner(self) -> Planner:
+        return Planner(self._case, self._own)
+
+    def of(self, tier: Tier) -> Choice:
+        """Return what a tier adds."""
+
+        def choose(case: Case, own: OwnNumbers) -> Choice:
+            solver = self.solver
+            kit = best_additions(case, tier, solver, own=own, planner=self._planner)
+            whole = solver is None or tier not in solver.cut_short
+            return Choice(additions=kit, own=own, whole=whole)
+
+        return self._case.reuse.last(CHOICES_KEPT, (Choices, tier), choose, self._case, self._own)
+
+
+CHOICES_KEPT = 4
+"""How many choices of one tier are kept for a visit: its places, and what is being tried. House value."""
+
+
+def choose(case: Case, tier: Tier, own: OwnNumbers | None = None) -> Choice:
     """Choose what a tier adds, before anything stands.
 
     Parameters
@@ -74,16 +118,9 @@ def choose(
     tier : {"room", "little", "lasting", "own"}
     own : OwnNumbers, optional
         The practitioner's own numbers.
-    solver : HeightSearch, optional
-        One made for this case and these numbers.
-    planner : Planner, optional
-        The same, where what it has worked out is wanted later.
 
     """
-    own = own or OwnNumbers()
-    solver = solver or _solver(case, own)
-    kit = best_additions(case, tier, solver, own=own, planner=planner)
-    return Choice(additions=kit, own=own, whole=solver is None or tier not in solver.cut_short)
+    return Choices(case, own or OwnNumbers()).of(tier)
 
 
 def plan_of(case: Case, tier: Tier, choice: Choice) -> AppliedPlan:
@@ -92,13 +129,6 @@ def plan_of(case: Case, tier: Tier, choice: Choice) -> AppliedPlan:
     if not choice.follows_seat:
         return plan
     return replace(plan, cautions=(FEET_FOLLOW, *plan.cautions))
-
-
-def _solver(case: Case, own: OwnNumbers) -> HeightSearch | None:
-    try:
-        return HeightSearch(case, own)
-    except MissingInput:
-        return None
 
 
 def make_plans(
@@ -123,11 +153,13 @@ def make_plans(
 
     """
     own = own or OwnNumbers()
-    planner, solver = Planner(case, own), _solver(case, own)
+    planner, choices = Planner(case, own), Choices(case, own)
     tiers: tuple[Tier, ...] = (*TIERS_OFFERED, "own") if own.taken else TIERS_OFFERED
-    chosen = [(tier, choose(case, tier, own, solver, planner)) for tier in tiers]
+    chosen = [(tier, choices.of(tier)) for tier in tiers]
     plans = tuple(
         planner.plan(tier, choice.additions, whole=choice.whole, worth=worth)
         for tier, choice in chosen
     )
-    return PlanSet(plans=plans, fixes=single_purchases(planner, plans[0], solver) if fixes else ())
+    return PlanSet(
+        plans=plans, fixes=single_purchases(planner, plans[0], choices.solver) if fixes else ()
+    )

@@ -11,7 +11,6 @@ from ..fit import AimedSettings, FitResult, FitRow, Posture, PostureFit
 from ..plans import total_of, what_is_left
 from ..presentation import apart_text, hard_limit_words, value_text
 from ..record import Field, fields
-from ..reuse import Reuse
 from ..tolerances import SAME_DEG, SAME_MM
 from ..units import LengthUnit
 from ..words import say_change, say_degrees, say_joint, unit_of
@@ -83,12 +82,24 @@ def _with_errors_of(was: PostureFit, now: PostureFit) -> PostureFit:
     )
 
 
-def carry_over_uncertainty(before: FitResult, after: FitResult, reuse: Reuse) -> FitResult:
-    """The later result with the earlier one's errors: settings that are tried don't change them."""
+def carry_over_uncertainty(before: VisitAnalysis, after: VisitAnalysis) -> VisitAnalysis:
+    """The later analysis with the earlier one's errors: settings that are tried don't change them."""
+    reuse = after.visit_input.reuse
+
+    def carried(place: str, was: FitResult, now: FitResult) -> FitResult:
+        seated, standing = was.seated, was.standing
+        return replace(
+            now,
+            seated=reuse.last(4, (place, "seated"), _with_errors_of, seated, now.seated),
+            standing=reuse.last(4, (place, "standing"), _with_errors_of, standing, now.standing),
+        )
+
+    result = carried("result", before.result, after.result)
+    same = after.stands == after.result and before.stands == before.result
     return replace(
         after,
-        seated=reuse.last(4, "seated", _with_errors_of, before.seated, after.seated),
-        standing=reuse.last(4, "standing", _with_errors_of, before.standing, after.standing),
+        result=result,
+        stands=result if same else carried("stands", before.stands, after.stands),
     )
 
 

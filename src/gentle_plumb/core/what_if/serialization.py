@@ -9,9 +9,10 @@ from datetime import date
 from typing import Any
 
 from ..body import BRITISH_ADULTS, Spread, Table
-from ..drawing import Mark, SceneRequest
+from ..drawing import Mark, Scene, SceneRequest
 from ..plans import Prices
 from ..visit import Measuring, PhotoFile
+from .ahead import AheadRequest, AheadSession, TypedChange
 from .session import WhatIfRequest, WhatIfSession
 from .visit_input import VisitInput
 
@@ -93,6 +94,15 @@ def request_from_json(plain: Mapping[str, Any]) -> WhatIfRequest:
     return WhatIfRequest(**{**plain, "scene": SceneRequest(**plain["scene"])})
 
 
+def ahead_from_json(plain: Mapping[str, Any]) -> AheadRequest:
+    """What is typed and how it is drawn, from plain values."""
+    return AheadRequest(
+        changes=tuple(TypedChange(**change) for change in plain["changes"]),
+        unit=plain["unit"],
+        scene=SceneRequest(**plain["scene"]),
+    )
+
+
 def as_json(value: Any) -> str:
     """A dataclass as JSON."""
     return _ENCODER.encode(to_jsonable(value))
@@ -127,19 +137,36 @@ class _Parts:
 
 
 class JsonWhatIfSession:
-    """A bench that is spoken to in JSON: what the page's worker holds."""
+    """A visit that is tried on and drawn ahead, spoken to in JSON: what the page's worker holds."""
 
     def __init__(self, given: str) -> None:
-        self._bench = WhatIfSession(visit_input_from_json(json.loads(given)))
+        self._ahead = AheadSession(visit_input_from_json(json.loads(given)))
+        self._bench = WhatIfSession(self._ahead.visit_input)
         self._rows, self._joints, self._marks = _Parts(), _Parts(), _Parts()
 
     def try_out(self, request: str) -> str:
         """What a try comes to. While a hand moves, most rows and marks are as they were."""
         tried = self._bench.try_out(request_from_json(json.loads(request)))
-        scene = _members(tried.scene, marks=self._marks.text(tried.scene.marks))
         return _members(
             tried,
             rows=self._rows.text(tried.rows),
             joints=self._joints.text(tried.joints),
-            scene=scene,
+            scene=self._scene(tried.scene),
         )
+
+    def draw_ahead(self, request: str) -> str:
+        """The visit drawn with what was just typed."""
+        drawn = self._ahead.draw(ahead_from_json(json.loads(request)))
+        return _members(drawn, rows=self._rows.text(drawn.rows), scene=self._scene(drawn.scene))
+
+    def keep(self, values: str) -> None:
+        """Take over what the server has kept: a mapping from paths to values."""
+        self._ahead.keep(json.loads(values))
+        self._bench = WhatIfSession(self._ahead.visit_input)
+
+    def settle(self, request: str) -> None:
+        """Work out at leisure what the next drawing builds upon."""
+        self._ahead.settle(ahead_from_json(json.loads(request)))
+
+    def _scene(self, scene: Scene) -> str:
+        return _members(scene, marks=self._marks.text(scene.marks))

@@ -184,8 +184,7 @@ class WhatIfSession:
         )
         before = self._compared_with(request.against or {}, request.unit)
         if request.brief:
-            result = carry_over_uncertainty(before.result, analysis.result, visit_input.reuse)
-            analysis = replace(analysis, result=result)
+            analysis = carry_over_uncertainty(before, analysis)
         over, minutes = residual_strain(analysis)
         now, then = {}, {}
         if not request.brief:

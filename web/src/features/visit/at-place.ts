@@ -17,17 +17,23 @@ export function pathAt(path: string, place: PlaceId): string {
   return place !== MAIN && isOfPlace(path) ? `place.${place}.${path}` : path;
 }
 
+/** The path that a place's panels use for one as it is kept; null for what is another place's. */
+export function pathWithin(path: string, place: PlaceId): string | null {
+  const start = `place.${place}.`;
+  if (path.startsWith("place.")) return path.startsWith(start) ? path.slice(start.length) : null;
+  return place === MAIN || !isOfPlace(path) ? path : null;
+}
+
 /** What was typed at one place, by the paths that its panels use. */
 export function cellsAt(
   cells: ReadonlyMap<string, FieldState>,
   place: PlaceId,
 ): ReadonlyMap<string, FieldState> {
   if (place === MAIN) return cells;
-  const start = `place.${place}.`;
   const map = new Map<string, FieldState>();
   for (const [path, cell] of cells) {
-    if (path.startsWith(start)) map.set(path.slice(start.length), cell);
-    else if (!isOfPlace(path)) map.set(path, cell);
+    const own = pathWithin(path, place);
+    if (own !== null) map.set(own, cell);
   }
   return map;
 }

@@ -5077,7 +5077,7 @@ export interface components {
             /** Order */
             order: string[];
             /** Plans */
-            plans: components["schemas"]["PlanDocument"][];
+            plans: components["schemas"]["Plan"][];
             /** Fixes */
             fixes: components["schemas"]["SinglePurchase"][];
             /** Offers */
@@ -7840,12 +7840,18 @@ export interface components {
             use_label: string;
         };
         /**
-         * PlanDocument
-         * @description One plan of a result.
+         * Plan
+         * @description One plan: what it adds, how everything is then set, and what remains (degrees, and strain minutes a day).
+         *
+         *     ``excess_deg`` is the sum of the joints that are known; ``not_assessed`` names the deciding ones that are not. ``whole`` is
+         *     whether every set of additions was held against it; ``assumes`` what it takes for granted, in words.
          */
-        PlanDocument: {
-            /** Id */
-            id: string;
+        Plan: {
+            /**
+             * Id
+             * @enum {string}
+             */
+            id: "room" | "little" | "lasting" | "own";
             /** Label */
             label: string;
             /** Added */
@@ -7863,6 +7869,21 @@ export interface components {
             temporary: boolean;
             /** Cautions */
             cautions: string[];
+            /**
+             * Not Assessed
+             * @default []
+             */
+            not_assessed: string[];
+            /**
+             * Whole
+             * @default true
+             */
+            whole: boolean;
+            /**
+             * Assumes
+             * @default []
+             */
+            assumes: string[];
         };
         /**
          * PlanView
@@ -8770,7 +8791,7 @@ export interface components {
             /** Order */
             order: string[];
             /** Plans */
-            plans: components["schemas"]["PlanDocument"][];
+            plans: components["schemas"]["Plan"][];
             /** Fixes */
             fixes: components["schemas"]["SinglePurchase"][];
             /** Offers */

@@ -3,7 +3,16 @@ import type { Ask, WorkerRequest, WorkerResponse } from "./messages";
 type Waiting = { resolve: (answer: string) => void; reject: (error: Error) => void };
 
 /** What Python has no answer to after this long is taken elsewhere; all but a try may load it first. */
-const PATIENCE_MS = { try: 4000, open: 90_000, begin: 120_000, take: 120_000, ask: 120_000 };
+const PATIENCE_MS = {
+  try: 4000,
+  ahead: 4000,
+  keep: 4000,
+  settle: 30_000,
+  open: 90_000,
+  begin: 120_000,
+  take: 120_000,
+  ask: 120_000,
+};
 
 /** What a worker said of one thing asked, as against a worker that does not answer. */
 export class Troubled extends Error {}

@@ -8,7 +8,12 @@ import type { Ask, WorkerRequest, WorkerResponse } from "./messages";
  */
 
 type Proxy = { destroy(): void };
-type WhatIfSession = Proxy & { try_out(request: string): string };
+type WhatIfSession = Proxy & {
+  try_out(request: string): string;
+  draw_ahead(request: string): string;
+  keep(values: string): void;
+  settle(request: string): void;
+};
 type DeviceSession = Proxy & { take(visit: string): void; handle(request: string): string };
 type Python = {
   unpackArchive(
@@ -66,6 +71,11 @@ let bench: WhatIfSession | null = null;
 let device: DeviceSession | null = null;
 const tell = (message: WorkerResponse) => postMessage(message);
 
+function opened(): WhatIfSession {
+  if (!bench) throw new Error("no visit is open");
+  return bench;
+}
+
 async function answer(asked: Ask): Promise<string> {
   switch (asked.kind) {
     case "open": {
@@ -76,8 +86,15 @@ async function answer(asked: Ask): Promise<string> {
       return "";
     }
     case "try":
-      if (!bench) throw new Error("no bench is open");
-      return bench.try_out(asked.request);
+      return opened().try_out(asked.request);
+    case "ahead":
+      return opened().draw_ahead(asked.request);
+    case "keep":
+      opened().keep(asked.values);
+      return "";
+    case "settle":
+      opened().settle(asked.request);
+      return "";
     case "begin": {
       makeDevice ??= startProgram();
       const make = await makeDevice;

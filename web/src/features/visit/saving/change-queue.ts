@@ -47,6 +47,7 @@ export class ChangeQueue {
   private readonly steps = new UndoSteps();
   private readonly inHand = new Set<string>();
   private flushers = new Set<() => void>();
+  private readonly answered = new Set<(answer: Answer) => void>();
   /** What is typed and where it is, for whoever draws it. */
   readonly store: StoreApi<Snapshot>;
   private sending = false;
@@ -231,6 +232,12 @@ export class ChangeQueue {
     return () => this.flushers.delete(flusher);
   }
 
+  /** Somebody wants to know of each change that was taken, once everything else knows it. */
+  onAnswer(listener: (answer: Answer) => void): () => void {
+    this.answered.add(listener);
+    return () => this.answered.delete(listener);
+  }
+
   /** Take over what is being typed, now: before the page goes. */
   flush(): void {
     for (const flusher of this.flushers) flusher();
@@ -306,6 +313,7 @@ export class ChangeQueue {
       else this.takenIn(change, data as Answer, newer);
       if (data.entry.value === "yes") this.sendWhatWaitedFor(path);
       this.onKept(data as Answer, view);
+      for (const listener of this.answered) listener(data as Answer);
       return true;
     }
     if (response.status === 401) {

@@ -1,9 +1,18 @@
-import { api, type Schemas, unwrap } from "@/shared/api/client";
+import { api, type Schemas, type Unit, unwrap } from "@/shared/api/client";
+import type { View } from "@/shared/api/queries";
 import { Line, pythonWorker, Troubled } from "@/shared/python/line";
 import { MAIN, type PlaceId } from "../at-place";
 
 export type WhatIf = Omit<Schemas["WhatIf"], "place">;
 export type WhatIfResult = Schemas["WhatIfResult"];
+
+/** What was typed and is not kept yet, and how the visit is drawn with it. */
+export type AheadRequest = {
+  changes: readonly { path: string; typed: string; unit: Unit }[];
+  unit: Unit;
+  scene: Omit<View, "place" | "body" | "plans">;
+};
+export type DrawnAhead = Pick<Schemas["DrawnVisit"], "rows" | "scene">;
 
 const MOST_TROUBLES = 3;
 
@@ -58,6 +67,42 @@ export class CoreRunner {
   /** Whether the page's own core holds this visit at this revision. */
   ready(visitId: string, revision: number): boolean {
     return this.opened?.ready === true && this.opened.key === `${visitId}@${revision}`;
+  }
+
+  /** The visit drawn with what was just typed; null where the page's own core does not hold it. */
+  async drawAhead(
+    visitId: string,
+    revision: number,
+    request: AheadRequest,
+  ): Promise<DrawnAhead | null> {
+    if (!this.line || !this.ready(visitId, revision)) return null;
+    try {
+      const answer = await this.line.ask({ kind: "ahead", request: JSON.stringify(request) });
+      return JSON.parse(answer) as DrawnAhead;
+    } catch (error) {
+      if (!(error instanceof Troubled)) this.giveUp();
+      return null;
+    }
+  }
+
+  /** The server has kept one change more: the page's own core goes on with it, and need not be opened again. */
+  keep(visitId: string, revision: number, values: Record<string, unknown>): void {
+    if (!this.line || !this.ready(visitId, revision - 1)) return;
+    this.opened = { key: `${visitId}@${revision}`, ready: true };
+    void this.line.ask({ kind: "keep", values: JSON.stringify(values) }).catch(() => this.giveUp());
+  }
+
+  /** Nobody is typing: what the next drawing builds upon is worked out. */
+  async settle(visitId: string, revision: number, request: AheadRequest): Promise<void> {
+    if (!this.line || !this.ready(visitId, revision)) return;
+    await this.line
+      .ask({ kind: "settle", request: JSON.stringify(request) })
+      .catch((error) => error instanceof Troubled || this.giveUp());
+  }
+
+  /** More has changed than one value: the visit is opened again before anything else. */
+  forget(): void {
+    this.opened = null;
   }
 
   async tryOut(visitId: string, revision: number, trial: WhatIf): Promise<WhatIfResult> {

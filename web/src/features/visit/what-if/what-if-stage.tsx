@@ -1,8 +1,10 @@
-import { useCallback, useRef } from "react";
+import { replaceEqualDeep } from "@tanstack/react-query";
+import { useCallback, useMemo, useRef } from "react";
 import { Stage } from "../stage";
 import { useVisitFacts } from "../state/facts";
 import { useDrawn } from "../state/workup";
-import { rowsOf, useBench, useWhatIf } from "./bench";
+import { useAhead } from "./ahead";
+import { useBench, useWhatIf } from "./bench";
 import { draggedTo, type Held, heldBy, nudgedTo } from "./dragging";
 import { WhatIfBar } from "./what-if-bar";
 
@@ -12,8 +14,18 @@ export function WhatIfStage({ dragged, away }: { dragged: boolean; away: boolean
   const drawnVisit = useDrawn();
   const bench = useBench();
   const trial = useWhatIf();
-  const scene = trial.tried?.scene ?? drawnVisit?.scene;
-  const rows = rowsOf(trial, drawnVisit);
+  const ahead = useAhead(drawnVisit, away);
+  const settled = ahead.shown ? ahead.drawn : drawnVisit;
+  // what is as the page itself drew it stays the same object, so that it is not drawn again
+  const kept = useMemo(
+    () => ({
+      scene: replaceEqualDeep(ahead.drawn?.scene, settled?.scene),
+      rows: settled?.rows ?? [],
+    }),
+    [ahead.drawn, settled],
+  );
+  const scene = trial.tried?.scene ?? kept.scene;
+  const rows = trial.tried?.rows ?? kept.rows;
   const held = useRef<Held | null>(null);
   const grab = useCallback(
     (part: string, posture: string) => {

@@ -1,0 +1,151 @@
+import { useEffect, useMemo } from "react";
+import { useStore } from "zustand";
+import { createStore, type StoreApi } from "zustand/vanilla";
+import type { Schemas } from "@/shared/api/client";
+import { MAIN, type PlaceId, pathWithin } from "../at-place";
+import type { ChangeQueue } from "../saving/change-queue";
+import { useRecording } from "../state/recording";
+import type { Workup } from "../state/workup";
+import { type AheadRequest, type CoreRunner, coreRunner, type DrawnAhead } from "./core-runner";
+
+/** How long a visit is open before the page's own core is loaded for it, ms: what is looked at comes first. House value. */
+const LOADED_AFTER_MS = 2500;
+/** How long nothing is typed before the page's own core gets ready for what is typed next, ms. House value. */
+const RESTED_MS = 1200;
+const CONSENT = "ask.consent.";
+
+type Changes = AheadRequest["changes"];
+type AheadState = {
+  drawn: DrawnAhead | null;
+  /** The visit's revision that it was drawn over. */
+  over: number;
+  /** Whether something typed is still on its way to the server. */
+  waiting: boolean;
+};
+
+/**
+ * The drawing with what was just typed, by the page's own core, until the server has answered. The latest text
+ * wins; where the core is not loaded, or fails, the server's answer is simply the first one.
+ */
+export class AheadStore {
+  readonly store: StoreApi<AheadState> = createStore<AheadState>(() => ({
+    drawn: null,
+    over: -1,
+    waiting: false,
+  }));
+  private readonly visit: string;
+  private revision = -1;
+  private asked = "[]";
+  private next: Changes | null = null;
+  private busy = false;
+  private soon: ReturnType<typeof setTimeout> | undefined;
+
+  constructor(
+    private readonly runner: CoreRunner,
+    private readonly queue: ChangeQueue,
+    private readonly place: PlaceId,
+  ) {
+    this.visit = place === MAIN ? queue.visitId : `${queue.visitId}#${place}`;
+  }
+
+  /** Begin to follow what is typed; what is returned ends it. */
+  follow(): () => void {
+    const ends = [
+      this.queue.store.subscribe(() => this.typed()),
+      this.queue.onAnswer((answer) => this.kept(answer)),
+      () => clearTimeout(this.soon),
+    ];
+    this.prepare(LOADED_AFTER_MS);
+    return () => {
+      for (const end of ends) end();
+    };
+  }
+
+  /** The visit is shown as it is at a revision. */
+  shown(revision: number): void {
+    if (revision === this.revision) return;
+    this.revision = revision;
+    if (!this.runner.ready(this.visit, revision)) this.prepare(RESTED_MS);
+  }
+
+  private typed(): void {
+    const changes: Changes = [...this.queue.read().cells].flatMap(([path, cell]) => {
+      const own = cell.state === "waiting" ? pathWithin(path, this.place) : null;
+      return own === null ? [] : [{ path: own, typed: cell.typed, unit: cell.unit ?? "cm" }];
+    });
+    const asked = JSON.stringify(changes);
+    if (asked === this.asked) return;
+    this.asked = asked;
+    if (changes.length === 0) {
+      this.store.setState(this.refused() ? { drawn: null, waiting: false } : { waiting: false });
+      this.prepare(RESTED_MS);
+      return;
+    }
+    clearTimeout(this.soon);
+    this.store.setState({ waiting: true });
+    this.next = changes;
+    void this.work();
+  }
+
+  /** Whether something was not taken: then what was drawn with it is not true. */
+  private refused(): boolean {
+    return [...this.queue.read().cells.values()].some(
+      ({ state }) => state === "refused" || state === "stale",
+    );
+  }
+
+  private async work(): Promise<void> {
+    if (this.busy) return;
+    this.busy = true;
+    while (this.next) {
+      const [changes, over] = [this.next, this.revision];
+      this.next = null;
+      const request = this.request(changes);
+      const drawn = request && (await this.runner.drawAhead(this.visit, over, request));
+      // what has been answered in the meantime is shown as it was answered
+      if (drawn && this.store.getState().waiting) this.store.setState({ drawn, over });
+    }
+    this.busy = false;
+  }
+
+  private kept({ entry, revision }: Schemas["ChangeAnswer"]): void {
+    const own = pathWithin(entry.path, this.place);
+    if (entry.path.startsWith(CONSENT)) this.runner.forget();
+    else this.runner.keep(this.visit, revision, own === null ? {} : { [own]: entry.value });
+    this.revision = Math.max(this.revision, revision);
+    this.prepare(RESTED_MS);
+  }
+
+  /** Once nothing has been typed for a while: the visit is held as it is, and ready to be drawn. */
+  private prepare(after: number): void {
+    clearTimeout(this.soon);
+    this.soon = setTimeout(async () => {
+      const { revision } = this;
+      const request = this.request([]);
+      if (revision < 0 || !request) return;
+      await this.runner.open(this.visit, revision);
+      await this.runner.settle(this.visit, revision, request);
+    }, after);
+  }
+
+  private request(changes: Changes): AheadRequest | null {
+    const { view } = this.queue;
+    if (!view) return null;
+    const { place: _place, body: _body, plans: _plans, ...scene } = view;
+    return { changes, unit: view.unit, scene };
+  }
+}
+
+/** What is drawn: by the page's own core while something typed is on its way, else as the server answered. */
+export function useAhead(
+  drawnVisit: Workup | undefined,
+  away: boolean,
+): { drawn: DrawnAhead | null; shown: boolean } {
+  const { kept, place } = useRecording();
+  const ahead = useMemo(() => new AheadStore(coreRunner(), kept, place), [kept, place]);
+  const revision = drawnVisit?.revision ?? -1;
+  useEffect(() => (away ? undefined : ahead.follow()), [ahead, away]);
+  useEffect(() => ahead.shown(revision), [ahead, revision]);
+  const { drawn, over, waiting } = useStore(ahead.store);
+  return { drawn, shown: drawn !== null && (waiting || over >= revision) };
+}
