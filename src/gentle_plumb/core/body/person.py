@@ -74,6 +74,17 @@ class Body:
         """What was estimated so far: asked for again and again within one fit."""
         return {}
 
+    @cached_property
+    def _derived(self) -> dict[Callable[[Body], float], float]:
+        return {}
+
+    def derived(self, formula: Callable[[Body], float]) -> float:
+        """Return a formula's result, worked out once for this body."""
+        result = self._derived.get(formula)
+        if result is None:
+            result = self._derived[formula] = formula(self)
+        return result
+
     def value(self, name: str) -> BodyValue:
         """The dimension, measured or estimated.
 
@@ -107,7 +118,8 @@ class Body:
 
     def mm(self, name: str) -> float:
         """The dimension's length, mm. Raises as :meth:`value` does."""
-        return self.value(name).mm
+        taken = self.values.get(name)
+        return taken.mm if taken is not None else self.value(name).mm
 
     def has(self, name: str) -> bool:
         """Whether the dimension is measured or can be estimated."""
@@ -172,3 +184,9 @@ class _Traced(Body):
     def value(self, name: str) -> BodyValue:
         self.seen.add(name)
         return super().value(name)
+
+    def mm(self, name: str) -> float:
+        return self.value(name).mm
+
+    def derived(self, formula: Callable[[Body], float]) -> float:
+        return formula(self)

@@ -19,6 +19,10 @@ def slump(case: Case, amount: float) -> float:
 
 def reach(body: Body) -> float:
     """Elbow to the home row, mm."""
+    return body.derived(_reach)
+
+
+def _reach(body: Body) -> float:
     return reach_to_keys(
         elbow_fingertip_length=body.mm("elbow_fingertip_length"), hand_length=body.mm("hand_length")
     )

@@ -3,8 +3,9 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 
+from ..changed import changed
 from ..errors import MissingInput
 from ..intake import LimitId
 from ..tolerances import COST_DECIMALS, ROUNDING, SAME_MM
@@ -166,7 +167,7 @@ def _share_screen(
         rank = (round(move, COST_DECIMALS), round(off, COST_DECIMALS), top, other)
         best = rank if best is None or rank < best else best
     assert best is not None
-    return replace(seated, top=best[2]), replace(standing, top=best[3])
+    return changed(seated, top=best[2]), changed(standing, top=best[3])
 
 
 STANDING_OVER_DEG = 15.0
@@ -221,7 +222,7 @@ def solve_pair(
         seated, standing = _share_screen(case, (seated_model, standing_model), (seated, standing))
     elif seated and seated_model and seated.top is not None and keep:
         kept = _kept(_tops(seated_model, seated), case.found_seated.screen_top)
-        seated = replace(seated, top=kept) if kept is not None else seated
+        seated = changed(seated, top=kept) if kept is not None else seated
     free = None
     if whole and fixed_surface(case) is not None:
         try:

@@ -16,10 +16,10 @@ nothing is missed.
 from __future__ import annotations
 
 from collections.abc import Callable, Iterator
-from dataclasses import replace
 from itertools import product
 
 from ..catalogue import Tier
+from ..changed import changed
 from ..errors import MissingInput
 from ..fit import Case, legs_terms, mouse_over, total
 from .addition import Addition
@@ -46,7 +46,7 @@ def bases_of(case: Case, tier: Tier) -> list[AdditionSet]:
     kits: list[AdditionSet] = []
     for chosen in product(*((None, *slot) for slot in slots)):
         kit = tuple(addition for addition in chosen if addition is not None)
-        with_kit = replace(case, workstation=with_additions(case.workstation, kit))
+        with_kit = changed(case, workstation=with_additions(case.workstation, kit))
         kits.append(kit)
         kits += [(*kit, back) for back in back_additions(with_kit, tier, items_used(kit))]
     return sorted(kits, key=cost_of)
@@ -114,7 +114,7 @@ def _try_sets(
             break  # nothing that follows is cheaper, and nothing is better than no degree at all
         if frontier.outdone(cost, bound(base, any_feet=True, any_top=True)):
             continue
-        based = replace(case, workstation=with_additions(case.workstation, base))
+        based = changed(case, workstation=with_additions(case.workstation, base))
         for feet in by_cost(feet_additions(based, tier, items_used(base))):
             held = (*base, *feet)
             if frontier.outdone(cost_of(held), bound(held, any_top=True)):
@@ -136,7 +136,7 @@ def measured(
     case = solver.case
     seat = solver.heights_with(kit).seated.seat
     height = seat - total(legs_terms(case.body, case))
-    return topped(case, height, items_used(kit)) if here else replace(addition, height=height)
+    return topped(case, height, items_used(kit)) if here else changed(addition, height=height)
 
 
 def pointer_kit(case: Case, tier: Tier) -> AdditionSet:
@@ -144,7 +144,7 @@ def pointer_kit(case: Case, tier: Tier) -> AdditionSet:
     frontier = Frontier(Worth.of(case))
 
     def over_of(kit: AdditionSet) -> float:
-        return mouse_over(replace(case, workstation=with_additions(case.workstation, kit)))
+        return mouse_over(changed(case, workstation=with_additions(case.workstation, kit)))
 
     additions = pointer_additions(case, tier)
     try:
@@ -203,7 +203,7 @@ def without_makeshifts(case: Case) -> Case:
     """Return a case without what lies in the room, where the practice wants nothing that is not meant to last."""
     if case.policy.temporary != "never" or not case.workstation.items:
         return case
-    return replace(case, workstation=replace(case.workstation, items=()))
+    return changed(case, workstation=changed(case.workstation, items=()))
 
 
 def _own(case: Case, own: OwnNumbers) -> AdditionSet:

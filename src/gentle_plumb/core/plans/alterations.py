@@ -3,8 +3,8 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import replace
 
+from ..changed import changed
 from ..choices import Hand
 from ..workstation import (
     LAPTOP_PICTURE_HEIGHT_MM,
@@ -32,7 +32,7 @@ TABLE_MM = 30.0
 
 def add_foot_support(span: Span) -> Callable[[Workstation], Workstation]:
     """Return what adds a support for the feet of these heights."""
-    return lambda station: replace(station, feet=(*(station.feet or ()), span))
+    return lambda station: changed(station, feet=(*(station.feet or ()), span))
 
 
 def not_on_lap(apply: Callable[[Workstation], Workstation]) -> Callable[[Workstation], Workstation]:
@@ -55,9 +55,9 @@ def separate_keys(stand: Span | None) -> Callable[[Workstation], Workstation]:
             else Span(low=top + stand.low, high=top + stand.high, step=stand.step)
         )
         width = screen.width or height * AspectRatio.TALLER.ratio
-        return replace(
+        return changed(
             station,
-            screen=replace(
+            screen=changed(
                 screen,
                 kind=ScreenKind.MONITOR,
                 height=height,
@@ -65,7 +65,7 @@ def separate_keys(stand: Span | None) -> Callable[[Workstation], Workstation]:
                 depth_behind=0.0,
                 top_above_surface=lift,
             ),
-            keyboard=replace(
+            keyboard=changed(
                 station.keyboard,
                 thickness=SEPARATE_KEYS_MM,
                 kind=station.keyboard.kind or KeyboardKind.NO_NUMBER_BLOCK,
@@ -82,9 +82,9 @@ def raise_keys(by: float) -> Callable[[Workstation], Workstation]:
         desk = station.desk
         assert desk.surface is not None
         below = desk.below.shifted(-by) if desk.below is not None else Span(low=-by, high=-by)
-        return replace(
+        return changed(
             station,
-            desk=replace(
+            desk=changed(
                 desk,
                 surface=desk.surface.shifted(by),
                 thickness=desk.thickness + by if desk.thickness is not None else None,
@@ -101,16 +101,16 @@ def stand_on_risers(station: Workstation) -> Workstation:
     surface = station.desk.surface
     assert surface is not None
     raised = Span(low=surface.low + RISERS.low, high=surface.low + RISERS.high, step=RISERS.step)
-    return replace(station, desk=replace(station.desk, surface=raised))
+    return changed(station, desk=changed(station.desk, surface=raised))
 
 
 def add_tray(station: Workstation) -> Workstation:
     """Hang a keyboard tray under the desk."""
     surface = station.desk.surface
     assert surface is not None
-    return replace(
+    return changed(
         station,
-        desk=replace(
+        desk=changed(
             station.desk,
             form="tray",
             screen_base=surface,
@@ -127,9 +127,9 @@ def clear_tray(station: Workstation) -> Workstation:
     """Take the keyboard tray off: the keys stand on the desk again, as the screen does."""
     desk = station.desk
     assert desk.screen_base is not None
-    return replace(
+    return changed(
         station,
-        desk=replace(
+        desk=changed(
             desk,
             form=desk.kind,
             surface=desk.screen_base,
@@ -146,9 +146,9 @@ def clear_tray(station: Workstation) -> Workstation:
 def replace_desk(station: Workstation) -> Workstation:
     """Put a sit-stand desk in its place."""
     desk = station.desk
-    return replace(
+    return changed(
         station,
-        desk=replace(
+        desk=changed(
             desk,
             kind="sit_stand",
             surface=SIT_STAND,
@@ -168,9 +168,9 @@ def replace_desk(station: Workstation) -> Workstation:
 def work_at_table(station: Workstation) -> Workstation:
     """Move what is done on a sofa or a bed to a table."""
     desk = station.desk
-    return replace(
+    return changed(
         station,
-        desk=replace(
+        desk=changed(
             desk, kind="fixed", form="fixed", surface=TABLE, thickness=TABLE_MM, depth=800.0
         ),
     )
@@ -178,15 +178,15 @@ def work_at_table(station: Workstation) -> Workstation:
 
 def replace_keyboard(kind: KeyboardKind) -> Callable[[Workstation], Workstation]:
     """Return what puts another keyboard in its place."""
-    return lambda station: replace(station, keyboard=replace(station.keyboard, kind=kind))
+    return lambda station: changed(station, keyboard=changed(station.keyboard, kind=kind))
 
 
 def take_central_pointer(station: Workstation) -> Workstation:
     """Put a central pointer before the keys."""
-    return replace(station, mouse=replace(station.mouse, kind=PointerKind.CENTRAL))
+    return changed(station, mouse=changed(station.mouse, kind=PointerKind.CENTRAL))
 
 
 def change_mouse_hand(station: Workstation) -> Workstation:
     """Give the mouse to the other hand."""
     hand = Hand.LEFT if station.mouse.hand == Hand.RIGHT else Hand.RIGHT
-    return replace(station, mouse=replace(station.mouse, hand=hand))
+    return changed(station, mouse=changed(station.mouse, hand=hand))

@@ -3,8 +3,8 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import replace
 
+from ..changed import changed
 from ..workstation import ArmrestKind, Chair, ChairKind, Span, TiltLock, Workstation
 
 CUSHION_MM = 40.0
@@ -22,9 +22,9 @@ def raise_seat(by: float) -> Callable[[Workstation], Workstation]:
 
     def apply(station: Workstation) -> Workstation:
         chair = station.chair
-        return replace(
+        return changed(
             station,
-            chair=replace(
+            chair=changed(
                 chair,
                 seat=chair.seat.shifted(by) if chair.seat else None,
                 armrest=chair.armrest.shifted(-by) if chair.armrest else None,
@@ -55,21 +55,21 @@ def replace_chair(
             ring=ring,
         )
         feet = (*(station.feet or ()), FOOT_RING) if ring else station.feet
-        return replace(station, chair=chair, feet=feet)
+        return changed(station, chair=chair, feet=feet)
 
     return apply
 
 
 def swap_chair(seat: Span) -> Callable[[Workstation], Workstation]:
     """Return what puts a chair of which only the seat is known in its place: no better than this one otherwise."""
-    return lambda station: replace(
-        station, chair=replace(station.chair, seat=seat, armrests=None, armrest=None)
+    return lambda station: changed(
+        station, chair=changed(station.chair, seat=seat, armrests=None, armrest=None)
     )
 
 
 def change_pan(depth: Span) -> Callable[[Workstation], Workstation]:
     """Return what puts another pan on the same chair."""
-    return lambda station: replace(station, chair=replace(station.chair, depth=depth))
+    return lambda station: changed(station, chair=changed(station.chair, depth=depth))
 
 
 def lay_behind_back(thickness: float) -> Callable[[Workstation], Workstation]:
@@ -78,9 +78,9 @@ def lay_behind_back(thickness: float) -> Callable[[Workstation], Workstation]:
     def apply(station: Workstation) -> Workstation:
         chair = station.chair
         lumbar = chair.lumbar if chair.lumbar is not None else BEHIND_BACK_LUMBAR
-        return replace(
+        return changed(
             station,
-            chair=replace(
+            chair=changed(
                 chair, lumbar=lumbar, supports_back=True, behind_back=chair.behind_back + thickness
             ),
         )

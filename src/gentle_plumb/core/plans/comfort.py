@@ -72,8 +72,21 @@ def _depth_off(case: Case, station: Workstation) -> float:
     """How far the pan ends beyond (positive) or short of its band at best, mm; 0 where unknown."""
     if station.chair.backless or station.chair.depth is None:
         return 0.0
-    bare = changed(case.found_seated, seat_depth=None)
-    row = seat_depth_row(changed(case, workstation=station, uncertain=False, found_seated=bare))
+    bare = changed(
+        case,
+        workstation=Workstation(chair=station.chair),
+        uncertain=False,
+        found_seated=changed(case.found_seated, seat_depth=None),
+    )
+    return case.reuse.last(CHAIRS_KEPT, _depth_off, _depth_off_with, bare)
+
+
+CHAIRS_KEPT = 4
+"""For how many chairs of a visit it is kept how far their pans are off. House value."""
+
+
+def _depth_off_with(case: Case) -> float:
+    row = seat_depth_row(case)
     if row.setting is None or row.low is None or row.high is None:
         return 0.0
     return max(0.0, row.setting - row.high) - max(0.0, row.low - row.setting)

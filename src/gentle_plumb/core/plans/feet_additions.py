@@ -2,9 +2,8 @@
 
 from __future__ import annotations
 
-from dataclasses import replace
-
 from ..catalogue import Tier
+from ..changed import changed
 from ..fit import Case
 from ..workstation import USUAL_FOOTREST, Span
 from .addition import Addition
@@ -63,14 +62,14 @@ def topped(case: Case, height: float, taken: dict[str, int]) -> Addition:
     if not there:
         return feet_to_find(height)
     tallest = max(there, key=lambda stack: (stack.height, -stack.count))
-    return replace(_on_top_of(tallest), height=height)
+    return changed(_on_top_of(tallest), height=height)
 
 
 def _on_top_of(stack: Stack) -> Addition:
     """Return a stack of what is here with something on top that has yet to be found."""
     addition = stack_addition("feet", stack)
     span = Span(low=stack.height + TO_FIND.low, high=HIGHEST_STACK_MM)
-    return replace(
+    return changed(
         addition,
         id="feet_topped",
         label=f"{addition.label}, with something on top to be found",

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from ..assessment import hard_limits
+from ..assessment import HardLimits, hard_limits
 from ..catalogue import TIERS, Tier
 from ..changed import changed
 from ..fit import AimedSettings, Case, aimed_settings, untold_joints
@@ -12,7 +12,15 @@ from .addition import PRICE_LABELS, Addition
 from .addition_set import AdditionSet, key_of_set, with_additions
 from .height_search import OwnNumbers
 from .own_plan import key_of
-from .plan import NOT_ALL_TRIED, RISERS_WARNING, Added, AppliedPlan, total_of, what_is_left
+from .plan import (
+    NOT_ALL_TRIED,
+    RISERS_WARNING,
+    Added,
+    AppliedPlan,
+    ResidualExcess,
+    total_of,
+    what_is_left,
+)
 from .stacks import STACK_WARNING
 
 
@@ -22,6 +30,8 @@ class Planner:
     def __init__(self, case: Case, own: OwnNumbers) -> None:
         self.case, self.own = case, own
         self._made: dict[tuple[object, ...], tuple[Case, AimedSettings]] = {}
+        self._left: dict[tuple[object, ...], tuple[ResidualExcess, ...]] = {}
+        self._limits: dict[tuple[object, ...], HardLimits] = {}
 
     def settled(self, kit: AdditionSet) -> tuple[Case, AimedSettings]:
         """The case with these additions, and how it is set then."""
@@ -34,9 +44,23 @@ class Planner:
             self._made[key] = case, settings
         return self._made[key]
 
+    def left(self, kit: AdditionSet) -> tuple[ResidualExcess, ...]:
+        """What a set leaves over, joint by joint."""
+        key = key_of_set(kit)
+        if key not in self._left:
+            self._left[key] = what_is_left(*self.settled(kit))
+        return self._left[key]
+
+    def limits(self, kit: AdditionSet) -> HardLimits:
+        """What hard limits lack with a set."""
+        key = key_of_set(kit)
+        if key not in self._limits:
+            self._limits[key] = hard_limits(*self.settled(kit))
+        return self._limits[key]
+
     def over(self, kit: AdditionSet) -> tuple[float, float | None]:
         """What a set leaves over, degrees and strain minutes."""
-        return total_of(what_is_left(*self.settled(kit)))
+        return total_of(self.left(kit))
 
     def plan(
         self, tier: Tier, kit: AdditionSet, *, whole: bool = True, worth: bool = True
@@ -46,14 +70,14 @@ class Planner:
         ``whole`` is whether every set of additions was tried.
         """
         case, settled = self.settled(kit)
-        left = what_is_left(case, settled)
+        left = self.left(kit)
         over, minutes = total_of(left)
-        limits = hard_limits(case, settled)
+        limits = self.limits(kit)
         added = [] if worth else [*added_by(kit)]
         for addition in kit if worth else ():
             rest = tuple(other for other in kit if other is not addition)
             without = self.over(rest)
-            mends = limits.mends(hard_limits(*self.settled(rest)))
+            mends = limits.mends(self.limits(rest))
             added.append(
                 _added(addition, without[0] - over, less(without[1], minutes), mends=mends)
             )

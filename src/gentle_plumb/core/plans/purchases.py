@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from ..assessment import hard_limits
 from ..fit import UNREACHABLE_DEG, Case
 from .addition import PRICE_LABELS, PRICES, Addition
 from .addition_set import AdditionSet
@@ -61,7 +60,7 @@ def single_purchases(
         if solver is not None and not room.hard_limits.any and _in_vain(solver, kit, room, worth):
             continue
         over, minutes = planner.over(kit)
-        limits = hard_limits(*planner.settled(kit))
+        limits = planner.limits(kit)
         same = purchas.slot, purchas.price, round(over, 1), limits
         if same in seen:
             continue  # another of its kind at its price does as much

@@ -2,9 +2,8 @@
 
 from __future__ import annotations
 
-from dataclasses import replace
-
 from ..catalogue import Tier
+from ..changed import changed
 from ..fit import Case
 from ..workstation import ScreenHolder, ScreenKind, Span
 from .addition import Addition
@@ -28,7 +27,7 @@ def _stands_up(case: Case) -> bool:
 
 def _for_standing(addition: Addition) -> Addition:
     """Return what lifts the picture as something that is in for standing and out for sitting."""
-    return replace(
+    return changed(
         addition,
         id=f"{addition.id}_standing",
         label=f"{addition.label}, for standing only",

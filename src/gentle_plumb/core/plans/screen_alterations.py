@@ -46,7 +46,7 @@ def mount_on_arm(station: Workstation) -> Workstation:
     """Hold the screen on an arm."""
     screen = station.screen
     span = ARM_OVER_DESK.shifted(screen.picture_height or 0.0)
-    return replace(
+    return changed(
         station,
         screen=changed(screen, top_above_surface=span, held=ScreenHolder.ARM, depth_behind=0.0),
     )
@@ -72,7 +72,7 @@ def take_off_wall(station: Workstation) -> Workstation:
     """Put a screen on its stand on the desk in the place of the one on the wall."""
     screen = station.screen
     span = DESK_STAND.shifted(screen.picture_height or 0.0)
-    return replace(
+    return changed(
         station,
         screen=changed(screen, held=ScreenHolder.STAND, on_wall_at=None, top_above_surface=span),
     )
