@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping
 from dataclasses import dataclass
 
+from ..reuse import reuse_last
 from ..workstation import Settings
 from .aims import aims
 from .case import Case
@@ -53,6 +54,7 @@ def fit(
     )
 
 
+@reuse_last(8)
 def rows_alone(
     case: Case, keys: frozenset[str], *, overrule_seated: Settings, overrule_standing: Settings
 ) -> Mapping[Posture, Mapping[str, FitRow]]:
@@ -75,6 +77,7 @@ def rows_alone(
     }
 
 
+@reuse_last(4)
 def possible_postures(
     case: Case, overrule_seated: Settings, overrule_standing: Settings
 ) -> Mapping[Posture, tuple[bool, str | None]]:
