@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import ctypes
 import json
 import os
 import signal
@@ -306,7 +307,20 @@ def _serve(*, demo: bool, say: Say, port: int, host: str, workers: int) -> None:
             os.environ.pop(SEVERAL, None)
 
 
+M_ARENA_MAX = -8
+"""The C library's own name for the number of its heaps, from its malloc.h."""
+MOST_ARENAS = 2
+"""Heaps of the C library: one for each of many threads would keep what each of them once needed. House value."""
+
+
+def _few_arenas() -> None:
+    mallopt = getattr(ctypes.CDLL(None), "mallopt", None)  # glibc's own
+    if mallopt is not None:
+        mallopt(M_ARENA_MAX, MOST_ARENAS)
+
+
 def _run(workers: int, host: str, port: int) -> None:
+    _few_arenas()
     limit_noise()
     uvicorn.run(
         "gentle_plumb.hosting.run:serving_process" if workers > 1 else create_app(),

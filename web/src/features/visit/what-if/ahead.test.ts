@@ -92,6 +92,7 @@ describe("the drawing ahead of the server", () => {
     followed();
     queue.answer("look.found.seat", 450, 6);
     expect(runner.keep).toHaveBeenCalledWith("v", 6, { "look.found.seat": 450 });
+    runner.ready.mockReturnValue(false);
     queue.answer("ask.consent.photos", null, 7);
     expect(runner.keep).toHaveBeenCalledTimes(1);
     expect(runner.forget).toHaveBeenCalledTimes(1);
@@ -124,18 +125,42 @@ describe("the drawing ahead of the server", () => {
     expect(changes).toEqual([{ path: "look.found.seat", typed: "42", unit: "cm" }]);
   });
 
-  it("gets ready only when nothing is being typed, and stops when nobody looks", async () => {
+  it("is opened while somebody types, gets ready when they rest, and stops when nobody looks", async () => {
+    runner.ready.mockReturnValue(false);
     const end = followed();
     await vi.advanceTimersByTimeAsync(2000);
     queue.put("look.found.seat", "45");
-    await vi.advanceTimersByTimeAsync(3000);
-    expect(runner.open).not.toHaveBeenCalled();
+    await vi.advanceTimersByTimeAsync(1000);
+    expect(runner.open).toHaveBeenCalledWith("v", 5);
+    expect(runner.settle).not.toHaveBeenCalled();
+    queue.put("look.found.seat", "45", "kept");
     queue.answer("look.found.seat", 450, 6);
+    await vi.advanceTimersByTimeAsync(200);
+    expect(runner.open).toHaveBeenLastCalledWith("v", 6);
+    runner.ready.mockReturnValue(true);
+    await vi.advanceTimersByTimeAsync(1500);
+    expect(runner.settle).toHaveBeenCalledTimes(1);
     end();
-    await vi.advanceTimersByTimeAsync(3000);
     queue.put("look.found.seat", "46");
-    await settled();
-    expect(runner.open).not.toHaveBeenCalled();
+    await vi.advanceTimersByTimeAsync(5000);
     expect(runner.drawAhead).toHaveBeenCalledTimes(1);
+    expect(runner.settle).toHaveBeenCalledTimes(1);
+  });
+
+  it("opens the visit at once as it is now, where it moved on while it was being opened", async () => {
+    runner.ready.mockReturnValue(false);
+    let opened: () => void = () => undefined;
+    runner.open.mockReturnValueOnce(
+      new Promise<void>((resolve) => {
+        opened = resolve;
+      }),
+    );
+    followed();
+    await vi.advanceTimersByTimeAsync(3000);
+    queue.answer("look.found.seat", 450, 6);
+    expect(runner.open).toHaveBeenCalledTimes(1);
+    opened();
+    await vi.advanceTimersByTimeAsync(200);
+    expect(runner.open).toHaveBeenLastCalledWith("v", 6);
   });
 });

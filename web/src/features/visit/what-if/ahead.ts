@@ -10,6 +10,8 @@ import { type AheadRequest, type CoreRunner, coreRunner, type DrawnAhead } from 
 
 /** How long a visit is open before the page's own core is loaded for it, ms: what is looked at comes first. House value. */
 const LOADED_AFTER_MS = 2500;
+/** How soon the visit is opened again where it has moved on meanwhile, ms. House value. */
+const AGAIN_AFTER_MS = 100;
 /** How long nothing is typed before the page's own core gets ready for what is typed next, ms. House value. */
 const RESTED_MS = 1200;
 const CONSENT = "ask.consent.";
@@ -38,7 +40,9 @@ export class AheadStore {
   private asked = "[]";
   private next: Changes | null = null;
   private busy = false;
-  private soon: ReturnType<typeof setTimeout> | undefined;
+  private follows = false;
+  private opening: ReturnType<typeof setTimeout> | undefined;
+  private settling: ReturnType<typeof setTimeout> | undefined;
 
   constructor(
     private readonly runner: CoreRunner,
@@ -53,11 +57,15 @@ export class AheadStore {
     const ends = [
       this.queue.store.subscribe(() => this.typed()),
       this.queue.onAnswer((answer) => this.kept(answer)),
-      () => clearTimeout(this.soon),
+      () => clearTimeout(this.settling),
     ];
-    this.prepare(LOADED_AFTER_MS);
+    this.follows = true;
+    this.openSoon(LOADED_AFTER_MS);
     return () => {
       for (const end of ends) end();
+      this.follows = false;
+      clearTimeout(this.opening);
+      this.opening = undefined;
     };
   }
 
@@ -65,7 +73,7 @@ export class AheadStore {
   shown(revision: number): void {
     if (revision === this.revision) return;
     this.revision = revision;
-    if (!this.runner.ready(this.visit, revision)) this.prepare(RESTED_MS);
+    if (this.follows) this.openSoon(LOADED_AFTER_MS);
   }
 
   private typed(): void {
@@ -78,10 +86,10 @@ export class AheadStore {
     this.asked = asked;
     if (changes.length === 0) {
       this.store.setState(this.refused() ? { drawn: null, waiting: false } : { waiting: false });
-      this.prepare(RESTED_MS);
+      this.settleSoon();
       return;
     }
-    clearTimeout(this.soon);
+    clearTimeout(this.settling);
     this.store.setState({ waiting: true });
     this.next = changes;
     void this.work();
@@ -113,19 +121,31 @@ export class AheadStore {
     if (entry.path.startsWith(CONSENT)) this.runner.forget();
     else this.runner.keep(this.visit, revision, own === null ? {} : { [own]: entry.value });
     this.revision = Math.max(this.revision, revision);
-    this.prepare(RESTED_MS);
+    this.openSoon(AGAIN_AFTER_MS);
+    this.settleSoon();
   }
 
-  /** Once nothing has been typed for a while: the visit is held as it is, and ready to be drawn. */
-  private prepare(after: number): void {
-    clearTimeout(this.soon);
-    this.soon = setTimeout(async () => {
+  /** The visit is opened in the page's own core as it is then, however much is being typed meanwhile. */
+  private openSoon(after: number): void {
+    if (this.opening !== undefined || this.runner.ready(this.visit, this.revision)) return;
+    this.opening = setTimeout(async () => {
       const { revision } = this;
-      const request = this.request([]);
-      if (revision < 0 || !request) return;
-      await this.runner.open(this.visit, revision);
-      await this.runner.settle(this.visit, revision, request);
+      if (revision >= 0 && this.queue.view) {
+        await this.runner.open(this.visit, revision);
+        if (this.runner.ready(this.visit, revision)) this.settleSoon();
+      }
+      this.opening = undefined;
+      if (this.follows && revision !== this.revision) this.openSoon(AGAIN_AFTER_MS);
     }, after);
+  }
+
+  /** Once nothing has been typed for a while, what the next drawing builds upon is worked out. */
+  private settleSoon(): void {
+    clearTimeout(this.settling);
+    this.settling = setTimeout(() => {
+      const request = this.request([]);
+      if (request) void this.runner.settle(this.visit, this.revision, request);
+    }, RESTED_MS);
   }
 
   private request(changes: Changes): AheadRequest | null {

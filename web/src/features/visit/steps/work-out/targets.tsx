@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { memo, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { fieldId } from "@/shared/api/field-ids";
 import { quantity } from "@/shared/quantity";
@@ -226,7 +226,16 @@ function count(many: number): string {
   return words[many] ?? `${many} things`;
 }
 
-function TargetRow({ row, next, open }: { row: Row; next: boolean; open: boolean }) {
+/** A target; drawn again only where something of it is otherwise. */
+export const TargetRow = memo(function TargetRow({
+  row,
+  next,
+  open,
+}: {
+  row: Row;
+  next: boolean;
+  open: boolean;
+}) {
   const shown = row.setting ?? row.target;
   return (
     <Fold
@@ -262,7 +271,7 @@ function TargetRow({ row, next, open }: { row: Row; next: boolean; open: boolean
       <TargetDetail row={row} />
     </Fold>
   );
-}
+});
 
 function TargetDetail({ row }: { row: Row }) {
   const { fields } = useVisitFacts();
