@@ -7,7 +7,6 @@ from dataclasses import dataclass, replace
 
 from ..drawing import Scene, SceneRequest
 from ..errors import FieldError
-from ..presentation import RowView
 from ..record import Value, field_of, read_typed
 from ..units import LengthUnit
 from .analyse import analyse_visit
@@ -34,14 +33,6 @@ class AheadRequest:
     scene: SceneRequest
 
 
-@dataclass(frozen=True, kw_only=True)
-class DrawnAhead:
-    """The drawing and its rows, in brief: what can be seen before the server has answered."""
-
-    rows: list[RowView]
-    scene: Scene
-
-
 class AheadSession:
     """Draws one visit with changes that are not kept yet, by the same computation as the server.
 
@@ -53,7 +44,7 @@ class AheadSession:
         self.visit_input = visit_input
         self._settled: VisitAnalysis | None = None
 
-    def draw(self, request: AheadRequest) -> DrawnAhead:
+    def draw(self, request: AheadRequest) -> Scene:
         """Draw the visit with some changes; those that can't be read, or are out of range, are left out."""
         values = dict(self.visit_input.values)
         for change in request.changes:
@@ -67,9 +58,7 @@ class AheadSession:
         analysis = analyse_visit(visit_input, request.unit, judged=False, brief=True)
         if self._settled is not None:
             analysis = carry_over_uncertainty(self._settled, analysis)
-        return DrawnAhead(
-            rows=analysis.rows(request.unit, brief=True), scene=analysis.scene(request.scene)
-        )
+        return analysis.scene(request.scene)
 
     def keep(self, values: Mapping[str, Value]) -> None:
         """Take over what the server has kept, by path."""

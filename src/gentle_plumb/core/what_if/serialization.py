@@ -155,9 +155,8 @@ class JsonWhatIfSession:
         )
 
     def draw_ahead(self, request: str) -> str:
-        """The visit drawn with what was just typed."""
-        drawn = self._ahead.draw(ahead_from_json(json.loads(request)))
-        return _members(drawn, rows=self._rows.text(drawn.rows), scene=self._scene(drawn.scene))
+        """The drawing of the visit with what was just typed."""
+        return self._scene(self._ahead.draw(ahead_from_json(json.loads(request))))
 
     def keep(self, values: str) -> None:
         """Take over what the server has kept: a mapping from paths to values."""

@@ -1,11 +1,14 @@
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import { createStore } from "zustand/vanilla";
+import type { Schemas } from "@/shared/api/client";
 import type { ChangeQueue } from "../saving/change-queue";
 import { AheadStore } from "./ahead";
-import type { CoreRunner, DrawnAhead } from "./core-runner";
+import type { CoreRunner } from "./core-runner";
+
+type Scene = Schemas["Scene"];
 
 const VIEW = { unit: "cm", width: 790, height: 690, mode: "both", show: "found", place: "main" };
-const drawing = (name: string) => ({ rows: [], scene: { name } }) as unknown as DrawnAhead;
+const drawing = (name: string) => ({ name }) as unknown as Scene;
 
 /** A queue whose fields are put as they would stand. */
 class FakeQueue {
@@ -71,7 +74,7 @@ describe("the drawing ahead of the server", () => {
 
   it("draws the latest text where several come while it is busy", async () => {
     followed();
-    let answer: (drawn: DrawnAhead) => void = () => undefined;
+    let answer: (drawn: Scene) => void = () => undefined;
     runner.drawAhead.mockReturnValueOnce(
       new Promise((resolve) => {
         answer = resolve;

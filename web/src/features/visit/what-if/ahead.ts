@@ -6,7 +6,7 @@ import { MAIN, type PlaceId, pathWithin } from "../at-place";
 import type { ChangeQueue } from "../saving/change-queue";
 import { useRecording } from "../state/recording";
 import type { Workup } from "../state/workup";
-import { type AheadRequest, type CoreRunner, coreRunner, type DrawnAhead } from "./core-runner";
+import { type AheadRequest, type CoreRunner, coreRunner } from "./core-runner";
 
 /** How long a visit is open before the page's own core is loaded for it, ms: what is looked at comes first. House value. */
 const LOADED_AFTER_MS = 2500;
@@ -18,7 +18,7 @@ const CONSENT = "ask.consent.";
 
 type Changes = AheadRequest["changes"];
 type AheadState = {
-  drawn: DrawnAhead | null;
+  drawn: Schemas["Scene"] | null;
   /** The visit's revision that it was drawn over. */
   over: number;
   /** Whether something typed is still on its way to the server. */
@@ -160,7 +160,7 @@ export class AheadStore {
 export function useAhead(
   drawnVisit: Workup | undefined,
   away: boolean,
-): { drawn: DrawnAhead | null; shown: boolean } {
+): { drawn: Schemas["Scene"] | null; shown: boolean } {
   const { kept, place } = useRecording();
   const ahead = useMemo(() => new AheadStore(coreRunner(), kept, place), [kept, place]);
   const revision = drawnVisit?.revision ?? -1;

@@ -12,7 +12,7 @@ export type AheadRequest = {
   unit: Unit;
   scene: Omit<View, "place" | "body" | "plans">;
 };
-export type DrawnAhead = Pick<Schemas["DrawnVisit"], "rows" | "scene">;
+type Scene = Schemas["Scene"];
 
 const MOST_TROUBLES = 3;
 
@@ -70,15 +70,11 @@ export class CoreRunner {
   }
 
   /** The visit drawn with what was just typed; null where the page's own core does not hold it. */
-  async drawAhead(
-    visitId: string,
-    revision: number,
-    request: AheadRequest,
-  ): Promise<DrawnAhead | null> {
+  async drawAhead(visitId: string, revision: number, request: AheadRequest): Promise<Scene | null> {
     if (!this.line || !this.ready(visitId, revision)) return null;
     try {
       const answer = await this.line.ask({ kind: "ahead", request: JSON.stringify(request) });
-      return JSON.parse(answer) as DrawnAhead;
+      return JSON.parse(answer) as Scene;
     } catch (error) {
       if (!(error instanceof Troubled)) this.giveUp();
       return null;

@@ -4,7 +4,7 @@ import { Stage } from "../stage";
 import { useVisitFacts } from "../state/facts";
 import { useDrawn } from "../state/workup";
 import { useAhead } from "./ahead";
-import { useBench, useWhatIf } from "./bench";
+import { rowsOf, useBench, useWhatIf } from "./bench";
 import { draggedTo, type Held, heldBy, nudgedTo } from "./dragging";
 import { WhatIfBar } from "./what-if-bar";
 
@@ -15,17 +15,13 @@ export function WhatIfStage({ dragged, away }: { dragged: boolean; away: boolean
   const bench = useBench();
   const trial = useWhatIf();
   const ahead = useAhead(drawnVisit, away);
-  const settled = ahead.shown ? ahead.drawn : drawnVisit;
   // what is as the page itself drew it stays the same object, so that it is not drawn again
-  const kept = useMemo(
-    () => ({
-      scene: replaceEqualDeep(ahead.drawn?.scene, settled?.scene),
-      rows: settled?.rows ?? [],
-    }),
-    [ahead.drawn, settled],
+  const answered = useMemo(
+    () => replaceEqualDeep(ahead.drawn, drawnVisit?.scene),
+    [ahead.drawn, drawnVisit],
   );
-  const scene = trial.tried?.scene ?? kept.scene;
-  const rows = trial.tried?.rows ?? kept.rows;
+  const scene = trial.tried?.scene ?? (ahead.shown ? ahead.drawn : answered) ?? undefined;
+  const rows = rowsOf(trial, drawnVisit);
   const held = useRef<Held | null>(null);
   const grab = useCallback(
     (part: string, posture: string) => {
