@@ -5,8 +5,8 @@ from __future__ import annotations
 import base64
 import io
 import json
-import threading
 from collections.abc import Mapping, Sequence
+from concurrent.futures import ThreadPoolExecutor
 from dataclasses import asdict
 from pathlib import Path
 from typing import TYPE_CHECKING, Any, Literal
@@ -41,28 +41,40 @@ that runs from right to left does without them. Source: Unicode Standard Annex 9
 
 
 class TypstPdfRenderer:
-    """The PdfRenderer port. Each thread keeps a compiler, which has read template and fonts."""
+    """The PdfRenderer port.
+
+    One thread sets every paper of a process: it keeps a compiler for each template, which has read its fonts. A
+    compiler for each thread of the server would keep them many times over.
+    """
 
     def __init__(self) -> None:
-        self._local = threading.local()
+        self._press = ThreadPoolExecutor(max_workers=1, thread_name_prefix="press")
+        self._compilers: dict[str, typst.Compiler] = {}
 
     def _compiler(self, template: str) -> typst.Compiler:
-        kept: dict[str, typst.Compiler] = self._local.__dict__.setdefault("compilers", {})
-        if template not in kept:
+        if template not in self._compilers:
             import typst  # large, and not needed before the first paper
 
-            kept[template] = typst.Compiler(  # type: ignore[misc]  # its stub leaves it open
+            self._compilers[template] = typst.Compiler(  # type: ignore[misc]  # its stub leaves it open
                 str(HERE / template), font_paths=[HERE / "fonts"], ignore_system_fonts=True
             )
-        return kept[template]
+        return self._compilers[template]
 
     def _set(self, template: str, inputs: dict[str, str]) -> bytes:
-        plain = {name: text.translate(TURNS) for name, text in inputs.items()}
         with spending("papers"):
-            result = self._compiler(template).compile(sys_inputs=plain, pdf_standards=[*STANDARDS])
-        if not isinstance(result, bytes):
+            return self._press.submit(self._compiled, template, inputs, for_good=True).result()
+
+    def _compiled(self, template: str, inputs: dict[str, str], *, for_good: bool = False) -> bytes:
+        """Set a template; on the press's own thread."""
+        plain = {name: text.translate(TURNS) for name, text in inputs.items()}
+        press = self._compiler(template)
+        if for_good:
+            pdf = press.compile(sys_inputs=plain, pdf_standards=[*STANDARDS])
+        else:
+            pdf = press.compile(sys_inputs=plain)
+        if not isinstance(pdf, bytes):
             raise TypeError("the press gave no single document")
-        return result
+        return pdf
 
     def print_card(self, card: TargetCard) -> bytes:
         """Set a target card: A6, a page for each person, each with a code that holds its numbers as text."""
@@ -75,13 +87,12 @@ class TypstPdfRenderer:
         """
         from .pdf_pages import with_fields
 
-        inputs = {name: text.translate(TURNS) for name, text in content_inputs(paper).items()}
-        press = self._compiler("request.typ")
+        def pressed() -> tuple[bytes, list[dict[str, Any]]]:
+            pdf = self._compiled("request.typ", content_inputs(paper))
+            return pdf, json.loads(self._compiler("request.typ").query("<spot>", field="value"))
+
         with spending("papers"):
-            pdf = press.compile(sys_inputs=inputs)
-            spots = json.loads(press.query("<spot>", field="value"))
-        if not isinstance(pdf, bytes):
-            raise TypeError("the press gave no single document")
+            pdf, spots = self._press.submit(pressed).result()
         asked = {
             f"done_{request.id or index}": f"Done: {request.title}"
             for index, request in enumerate(paper.requests)
@@ -101,9 +112,7 @@ class TypstPdfRenderer:
         """Lay a line over the head of every page of a PDF, which stays as it is beneath."""
         from .pdf_pages import stamped
 
-        laid = self._compiler("stamp.typ").compile(sys_inputs={"words": words.translate(TURNS)})
-        if not isinstance(laid, bytes):
-            raise TypeError("the press gave no single document")
+        laid = self._press.submit(self._compiled, "stamp.typ", {"words": words}).result()
         return stamped(pdf, laid)
 
     def print(
