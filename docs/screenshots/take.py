@@ -76,21 +76,21 @@ def visit_pictures(page: Page, visits: dict[str, str]) -> None:
         if name == "plans":
             page.get_by_role("heading", name="Build your own plan").scroll_into_view_if_needed()
         if name == "measure":
-            page.get_by_role("button", name="doubtful: Elbow-fingertip length").click()
+            page.get_by_role("button", name="query: Elbow-fingertip length").click()
         if name == "trying":
-            page.get_by_role("button", name="Night colours").click()
-            page.get_by_text("Worked out in this page").wait_for(timeout=60_000)
+            page.get_by_role("button", name="Dark mode").click()
+            page.get_by_text("Calculated on this device").wait_for(timeout=60_000)
             page.get_by_label("Surface", exact=True).first.fill("70")
             page.get_by_label("Recline", exact=True).fill("18")
             page.get_by_text("Findings of this visit").wait_for()
-            page.get_by_role("region", name="Result of the trial").evaluate(
+            page.get_by_role("region", name="Trial result").evaluate(
                 "one => one.scrollIntoView()"
             )
-            page.get_by_role("button", name="Snapshot to compare").wait_for()
+            page.get_by_role("button", name="Take snapshot to compare").wait_for()
         page.wait_for_timeout(700)
         page.screenshot(path=HERE / f"{name}.png")
         if name == "trying":
-            page.get_by_role("button", name="Day colours").click()
+            page.get_by_role("button", name="Light mode").click()
     pdf = page.request.get(f"{ADDRESS}/api/visits/{visits['Odile']}/report.pdf").body()
     with tempfile.NamedTemporaryFile(suffix=".pdf") as file:
         file.write(pdf)
@@ -137,7 +137,7 @@ def main() -> None:
         visits = sign_in(page)
         for name in ("today", "equipment", "measuring", "rules"):
             page.goto(f"{ADDRESS}/{name if name != 'today' else ''}")
-            title = "House rules" if name == "rules" else name.title()
+            title = "Practice defaults" if name == "rules" else name.title()
             page.get_by_role("heading", name=title, exact=True).wait_for()
             if name == "measuring":
                 page.get_by_role("tab", name="Repeatability").click()

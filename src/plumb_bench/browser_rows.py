@@ -71,7 +71,7 @@ def browser_row(table: Rows, caller: CurrentUser, address: str, rounds: int) -> 
         page = browser.new_page(viewport={"width": 1280, "height": 800})
         loaded = _counted(page)
         page.goto(address)
-        page.get_by_label("Address").fill(person.email)
+        page.get_by_label("Email").fill(person.email)
         page.get_by_label("Password").fill(person.password)
         page.get_by_role("button", name="Sign in").click()
         page.get_by_role("heading", name="Today", exact=True).wait_for()
@@ -180,7 +180,7 @@ def _typed_times(
     if in_page:
         page.goto(f"{address}/visits/{caller.visit}/work")
         page.get_by_role("tab", name="Try").click()
-        page.get_by_text("Worked out in this page").wait_for(timeout=90_000)
+        page.get_by_text("Calculated on this device").wait_for(timeout=90_000)
         page.get_by_role("button", name=re.compile(r"^2 Look\b")).first.click()
     else:
         page.route(PYTHON_IN_PAGE, lambda route: route.abort())
@@ -201,7 +201,7 @@ def _drag_times(page: Page, caller: CurrentUser, address: str, rounds: int) -> l
     page.goto(f"{address}/visits/{caller.visit}/work")
     page.get_by_test_id("elevation").wait_for()
     page.get_by_role("tab", name="Try").click()
-    page.get_by_text("Worked out in this page").wait_for(timeout=90_000)
+    page.get_by_text("Calculated on this device").wait_for(timeout=90_000)
     flag = page.get_by_role("button", name=re.compile("^Surface, seated")).bounding_box()
     assert flag is not None
     x, y = flag["x"] + 30, flag["y"] + 8
@@ -223,7 +223,7 @@ def _nudge_times(page: Page, caller: CurrentUser, address: str, rounds: int) -> 
     """From a tap on what is seen of the client to the drawing redrawn, to and fro."""
     page.goto(f"{address}/visits/{caller.not_set_yet}/set")
     page.get_by_test_id("elevation").wait_for()
-    page.get_by_role("radio", name="Setting", exact=True).click()
+    page.get_by_role("radio", name="Target", exact=True).click()
     page.get_by_role("button", name="Seat", exact=True).click()
     watch, spent = Stopwatch(page, "click"), []
     for index in range(rounds):

@@ -42,7 +42,7 @@ def offline_row(table: Rows, address: str, browser_args: list[str]) -> None:
         )
         page = context.pages[0]
         page.goto(address)
-        page.get_by_label("Address").fill(person.email)
+        page.get_by_label("Email").fill(person.email)
         page.get_by_label("Password").fill(person.password)
         page.get_by_role("button", name="Sign in").click()
         page.get_by_role("heading", name="Today", exact=True).wait_for()
@@ -58,7 +58,7 @@ def offline_row(table: Rows, address: str, browser_args: list[str]) -> None:
         door = time.perf_counter() - start
         page.get_by_label("Password").fill(person.password)
         start = time.perf_counter()
-        page.get_by_role("button", name="Open what is on this device").click()
+        page.get_by_role("button", name="Open saved visits").click()
         page.get_by_role("heading", name="Today", exact=True).wait_for()
         today = time.perf_counter() - start
         page.wait_for_timeout(500)

@@ -32,10 +32,10 @@ def photo_times(
     for _ in range(rounds):
         page.goto(f"{address}/visits/{visit}/look")
         page.get_by_role("tab", name="Photos").click()
-        chooser = page.get_by_label("Picture from a file")
+        chooser = page.get_by_label("Photo from a file")
         chooser.wait_for(state="attached")
         file: FilePayload = {"name": "side.jpg", "mimeType": "image/jpeg", "buffer": picture}
-        before = page.locator("ul[aria-label='Photographs of this visit'] li").count()
+        before = page.locator("ul[aria-label='Photos of this visit'] li").count()
         page.evaluate(
             """() => addEventListener('change', (event) => {
                  if (event.target.type === 'file') window.plumbChosen = performance.now();
@@ -44,7 +44,7 @@ def photo_times(
         chooser.set_input_files(file)
         page.wait_for_function(
             """() => {
-              const coming = document.querySelector('img[alt="Being sent"]');
+              const coming = document.querySelector('img[alt="Sending"]');
               return coming?.complete && coming.naturalWidth > 0;
             }""",
             polling=5,
@@ -52,7 +52,7 @@ def photo_times(
         seen.append(page.evaluate("() => performance.now() - window.plumbChosen"))
         page.wait_for_function(
             """(before) => {
-              const all = [...document.querySelectorAll('ul[aria-label="Photographs of this visit"] img')];
+              const all = [...document.querySelectorAll('ul[aria-label="Photos of this visit"] img')];
               return all.length > before && all.every((one) => one.complete && one.naturalWidth);
             }""",
             arg=before,

@@ -1,4 +1,4 @@
-"""House rules, plans and trying things out, over the wire and on PostgreSQL."""
+"""Practice defaults, plans and trying things out, over the wire and on PostgreSQL."""
 
 import json
 

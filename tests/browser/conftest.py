@@ -136,7 +136,7 @@ def sign_in(page: Page, program: Program, who: int = 0) -> Page:
     page.goto(program.address)
     today, address = (
         page.get_by_role("heading", name="Today", exact=True),
-        page.get_by_label("Address"),
+        page.get_by_label("Email"),
     )
     expect(today.or_(address)).to_be_visible()
     if address.is_visible():
@@ -205,7 +205,7 @@ def desk(page: Page, program: Program) -> Iterator[Page]:
 
 def all_the_same(page: Page) -> Locator:
     """What answers the question before a change to a signed visit; ``desk`` says yes to it."""
-    return page.get_by_role("button", name="Change it all the same")
+    return page.get_by_role("button", name="Edit anyway")
 
 
 def visit_id(page: Page, program: Program, name: str) -> str:
@@ -220,7 +220,7 @@ def open_step(page: Page, program: Program, name: str, step: str) -> None:
 
 def kept(page: Page) -> None:
     """Everything typed has reached the server."""
-    expect(page.get_by_role("status").first).to_contain_text(re.compile("Saved|The rest saved"))
+    expect(page.get_by_role("status").first).to_contain_text(re.compile("Saved|Everything else saved"))
 
 
 def pick(scope: Page | Locator, label: str, option: str) -> None:

@@ -43,7 +43,7 @@ class Tablet:
     def unlock(self, password=PASSWORD):
         """Open what is kept here, without network."""
         self.page.get_by_label("Password").fill(password)
-        self.page.get_by_role("button", name="Open what is on this device").click()
+        self.page.get_by_role("button", name="Open saved visits").click()
 
     def sign_in(self):
         """Sign in by the form, and wait until the page's files and today's visits are here."""
@@ -55,10 +55,10 @@ class Tablet:
 
     def sign_in_again(self):
         """Sign in by the form; a session ends with its browser."""
-        self.page.get_by_label("Address").fill(self._who.email)
+        self.page.get_by_label("Email").fill(self._who.email)
         self.page.get_by_label("Password").fill(self._who.password)
         self.page.get_by_role("button", name="Sign in").click()
-        expect(self.page.get_by_label("Address")).to_be_hidden()
+        expect(self.page.get_by_label("Email")).to_be_hidden()
 
     def until(self, told, seconds=150):
         """Wait for something that no element tells."""

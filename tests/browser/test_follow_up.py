@@ -54,7 +54,7 @@ def test_a_follow_up_begins_with_what_is_known_and_says_what_has_become(desk: Pa
     visit = desk.url.split("/")[-2]
     desk.goto(f"{program.address}/visits/{visit}/look")
     expect(desk.get_by_text(re.compile(r"Left at\s43\.0\scm on"))).to_be_visible()
-    desk.get_by_role("button", name="Still so").click()
+    desk.get_by_role("button", name="No change").click()
     entry = desk.get_by_role("textbox", name="Surface", exact=True)
     expect(entry).to_be_focused()
     entry.fill("66")
@@ -67,7 +67,7 @@ def test_a_follow_up_begins_with_what_is_known_and_says_what_has_become(desk: Pa
     assert held["measure.popliteal_height.origin"]["value"] == "carried_over"
     desk.goto(f"{program.address}/visits/{visit}/report")
     desk.get_by_role("radio", name="Record").click()
-    paper = desk.get_by_role("article", name="The record")
+    paper = desk.get_by_role("article", name="Record")
     expect(paper).to_contain_text(re.compile(r"Surface, sitting: left at 63\.5\scm, found at 66"))
     expect(paper).to_contain_text("now not asked")
 

@@ -59,7 +59,7 @@ def at(hand: Hand, address: str) -> None:
 
 
 def sign_in_and_begin(hand: Hand) -> None:
-    hand.into(hand.page.get_by_label("Address"))
+    hand.into(hand.page.get_by_label("Email"))
     hand.type(DEMO_MEMBERS[0].email)
     hand.into(hand.page.get_by_label("Password", exact=True))
     hand.type(DEMO_MEMBERS[0].password)
@@ -68,7 +68,7 @@ def sign_in_and_begin(hand: Hand) -> None:
     hand.press(button(hand, "New client"))
     hand.into(hand.page.get_by_label("Name", exact=True))
     hand.type("Runa Holt")
-    hand.choose(button(hand, "Woman", "radio"))
+    hand.choose(button(hand, "Women", "radio"))
     hand.press(button(hand, "Save and start visit"))
 
 
@@ -78,7 +78,7 @@ def ask(hand: Hand) -> None:
     hand.into(page.get_by_label("Reason for the visit"))
     hand.type("Stiff neck")
     next_part(hand)
-    hand.press(button(hand, "All asked about: none of them is there"))
+    hand.press(button(hand, "All asked: none present"))
     for task, hours in (("Typing", "4"), ("Using the mouse", "2")):
         hand.into(page.get_by_label(task, exact=True))
         hand.type(hours)
@@ -113,7 +113,7 @@ def look(hand: Hand) -> None:
     for part in ("habits", "room"):
         next_part(hand)
         at(hand, f"part={part}")
-    hand.press(button(hand, "All looked at: in order"))
+    hand.press(button(hand, "All checked: in order"))
     next_part(hand)
     at(hand, "part=photos")
     next_part(hand)
@@ -147,7 +147,7 @@ def finish(hand: Hand) -> None:
     hand.choose(button(hand, re.compile("suggested"), "radio"))
     next_part(hand)
     hand.press(button(hand, "In 4 weeks"))
-    hand.press(button(hand, "Sign version 1 …"))
+    hand.press(button(hand, "Sign version 1…"))
     hand.press(page.get_by_role("dialog").get_by_role("button", name="Sign version 1"))
     expect(button(hand, re.compile("Client.s paper, version 1"), "link")).to_be_visible()
 

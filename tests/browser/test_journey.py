@@ -57,7 +57,7 @@ def ask(page: Page) -> None:
     tab(page, "Reason")
     page.get_by_label("Reason for the visit").fill("Neck stiff after the morning's charts.")
     tab(page, "Red flags")
-    page.get_by_role("button", name="All asked about: none of them is there").click()
+    page.get_by_role("button", name="All asked: none present").click()
     tab(page, "Hours")
     fill(page, Typing="3", Using_the_mouse="2.5")
     tab(page, "Eyes, hands")
@@ -81,7 +81,7 @@ def look(page: Page) -> None:
         ("Eye to screen", "55"),
     ):
         take(page, label, typed)
-    tab(page, "Pieces")
+    tab(page, "Equipment")
     fill(page, **{"Seat, lowest": "40", "Seat, highest": "51"})
     piece(page, "Desk")
     choose(page, "Desk type", "Sit-stand")
@@ -95,7 +95,7 @@ def look(page: Page) -> None:
         },
     )
     piece(page, "Keyboard and mouse")
-    page.get_by_role("button", name="Choose from shelf").click()
+    page.get_by_role("button", name="Choose from equipment list").click()
     page.get_by_role("button", name="Full keyboard and mouse").click()
     expect(page.get_by_label("Keyboard height at the home row")).to_have_value("20 mm")
     piece(page, "Screen")
@@ -131,7 +131,7 @@ def signed_stays_signed(page: Page) -> None:
     page.get_by_role("button", name="6 Pace").click()
     page.get_by_role("radio", name=re.compile("Two-hour|30 sit|45 sit|Seated")).first.click()
     dialog = page.get_by_role("dialog", name="Version 1 is signed")
-    dialog.get_by_role("button", name="Leave it as signed").click()
+    dialog.get_by_role("button", name="Cancel").click()
     expect(page.get_by_role("radio", name=re.compile("20 sit · 8 stand"))).to_be_checked()
     page.get_by_role("button", name="7 Report").click()
     expect(page.get_by_text("Version 1 is signed and locked.")).to_be_visible()
@@ -139,7 +139,7 @@ def signed_stays_signed(page: Page) -> None:
 
 def not_ready_yet(desk: Page) -> None:
     """What waits before a signature is said on one page, and leads to its place."""
-    desk.get_by_role("button", name="Before signing: 1 thing open …").click()
+    desk.get_by_role("button", name="Before signing: 1 thing open…").click()
     waiting = desk.get_by_role("dialog", name="Not ready to sign")
     expect(waiting.get_by_role("region", name="Set, not measured")).to_be_visible()
     expect(waiting.get_by_role("button", name=re.compile("^Sign version"))).to_be_hidden()
@@ -152,7 +152,7 @@ def test_from_the_tape_to_the_signed_page(desk: Page):
     desk.get_by_role("button", name="New client").click()
     desk.get_by_label("Name", exact=True).fill("Thea Lindholm")
     desk.get_by_label("Job and workplace").fill("Chart compiler")
-    choose(desk, "Estimates as", "Woman")
+    choose(desk, "Reference group for estimates", "Women")
     desk.get_by_role("button", name="Save and start visit").click()
 
     expect(desk.get_by_role("heading", name="Thea Lindholm")).to_be_visible()
@@ -174,9 +174,9 @@ def test_from_the_tape_to_the_signed_page(desk: Page):
     expect(desk.get_by_text("42.3 = 41.3 popliteal height + 2.5 shoe − 1.5 relief")).to_be_visible()
 
     desk.get_by_role("button", name="Continue to Set").click()
-    while desk.get_by_role("button", name="Set as worked out", exact=True).is_visible():
-        desk.get_by_role("button", name="Set as worked out", exact=True).click()
-        expect(desk.get_by_role("button", name="Set as worked out", exact=True)).to_be_hidden()
+    while desk.get_by_role("button", name="Set to target", exact=True).is_visible():
+        desk.get_by_role("button", name="Set to target", exact=True).click()
+        expect(desk.get_by_role("button", name="Set to target", exact=True)).to_be_hidden()
         desk.locator("[data-next]").click()
         at_rest(desk)
     kept(desk)
@@ -187,11 +187,11 @@ def test_from_the_tape_to_the_signed_page(desk: Page):
     desk.get_by_role("button", name="Continue to Report").click()
 
     not_ready_yet(desk)
-    sign = desk.get_by_role("button", name="Sign version 1 …")
+    sign = desk.get_by_role("button", name="Sign version 1…")
     due = datetime.now(UTC).date() + timedelta(days=28)
     desk.get_by_label("Follow-up date").fill(due.isoformat())
     sign.click()
-    summary = desk.get_by_role("list", name="What is signed")
+    summary = desk.get_by_role("list", name="What you are signing")
     expect(summary).to_contain_text("not measured")
     desk.get_by_role("button", name="Sign version 1", exact=True).click()
     link = desk.get_by_role("link", name=re.compile("Record for colleagues, version 1"))

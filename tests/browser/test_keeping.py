@@ -19,7 +19,7 @@ def test_bad_input_is_answered_in_place_and_the_rest_stays(desk: Page, program):
     seat.fill("4")
     seat.press("Tab")
     expect(desk.get_by_role("alert")).to_have_text(
-        "Seat height, client seated: 4.0 cm is outside 25.0 to 90.0 cm. Not kept yet."
+        "Seat height, client seated: 4.0 cm is outside 25.0 to 90.0 cm. Not saved yet."
     )
     expect(seat).to_have_value("4")
     expect(desk.get_by_role("button", name="Surface 76 cm")).to_be_visible()
@@ -88,9 +88,9 @@ def test_two_people_see_both_versions_and_choose(
     mine.fill("Wrists ache")
     mine.press("Tab")
     alert = other.get_by_role("alert")
-    expect(alert).to_contain_text("Ines Calloway has put Back aches here")
+    expect(alert).to_contain_text("Ines Calloway entered Back aches here")
     expect(alert).to_contain_text("you typed Wrists ache")
-    other.get_by_role("button", name="Both, one after the other").click()
+    other.get_by_role("button", name="Keep both").click()
     kept(other)
     held = entry(desk, program, "ask.reason", "Mirela")
     assert held["typed"] == "Back aches\nWrists ache"
@@ -138,7 +138,7 @@ def test_a_session_that_ends_leads_to_sign_in_and_words_go_on_from_there(desk: P
     desk.context.clear_cookies(name="plumb_session")
     seat.fill("7")
     expect(desk.get_by_text("Your session ended. Sign in again")).to_be_visible()
-    desk.get_by_label("Address").fill(DEMO_MEMBERS[0].email)
+    desk.get_by_label("Email").fill(DEMO_MEMBERS[0].email)
     desk.get_by_label("Password").fill(DEMO_MEMBERS[0].password)
     desk.get_by_role("button", name="Sign in").click()
     kept(desk)
@@ -159,18 +159,18 @@ def test_a_conflict_and_a_refused_value_outlive_a_reload(
     kept(desk)
     mine.fill("67")
     mine.press("Tab")
-    show = other.get_by_role("button", name="1 to settle: show")
+    show = other.get_by_role("button", name="1 to resolve: show")
     expect(show).to_be_visible()
     refused = walk_to(other, "Seat height, client seated")
     refused.fill("4")
     refused.press("Enter")
     expect(refused).to_be_visible()  # one stays where the value was refused
-    expect(other.get_by_role("button", name="1 not saved, 1 to settle: show")).to_be_visible()
+    expect(other.get_by_role("button", name="1 not saved, 1 to resolve: show")).to_be_visible()
     other.once("dialog", lambda dialog: dialog.accept())  # the browser warns before it goes
     other.reload()
-    other.get_by_role("button", name="1 not saved, 1 to settle: show").click()
+    other.get_by_role("button", name="1 not saved, 1 to resolve: show").click()
     alert = other.get_by_role("alert")
-    expect(alert).to_contain_text("Ines Calloway has put 61 cm here")
+    expect(alert).to_contain_text("Ines Calloway entered 61 cm here")
     expect(alert).to_contain_text("you typed 67")
     other.get_by_role("button", name="Mine").click()
     other.get_by_role("button", name="1 not saved: show").click()
@@ -216,7 +216,7 @@ def test_a_date_is_kept_once_it_is_whole(desk: Page, program):
     )
     field.press_sequentially(f"15 Dec {year}", delay=470)  # slower than a pause in typing
     field.press("Tab")
-    expect(desk.get_by_role("button", name="Sign version 1 …")).to_be_visible()
+    expect(desk.get_by_role("button", name="Sign version 1…")).to_be_visible()
     assert sent == [f"{year}-12-15"]
     assert entry(desk, program, "report.follow_up", "Bram")["typed"] == f"{year}-12-15"
 
@@ -225,7 +225,7 @@ def test_a_page_that_fails_says_so_and_leads_on(page: Page, program):
     sign_in(page, program)
     page.route("**/api/fields", lambda route: route.fulfill(json={}))
     page.goto(f"{program.address}/visits/{visit_id(page, program, 'Jonas')}/ask")
-    expect(page.get_by_role("heading", name="This page failed")).to_be_visible()
+    expect(page.get_by_role("heading", name="Something went wrong on this page")).to_be_visible()
     expect(page.get_by_text("What you typed is kept")).to_be_visible()
     page.unroute("**/api/fields")
     page.get_by_role("button", name="Back to Today").click()

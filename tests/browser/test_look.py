@@ -10,7 +10,7 @@ from browser.conftest import entry, kept, open_step, sign_in, tab
 pytestmark = pytest.mark.browser
 PARTS = {
     "ask": ("Consent", "Red flags", "Hours", "Conditions", "Discomfort"),
-    "look": ("As found", "Pieces", "Watch", "Room", "Photos"),
+    "look": ("As found", "Equipment", "Habits", "Room", "Photos"),
     "work": ("Targets", "Findings", "Strain"),
 }
 
@@ -43,7 +43,7 @@ def test_a_tap_near_a_region_finds_it(desk: Page, program):
     narrow = desk.locator('[data-region="between_blades"]').bounding_box()
     desk.mouse.click(narrow["x"] + narrow["width"] / 2 + 4, narrow["y"] + narrow["height"] / 2)
     expect(desk.get_by_role("heading", name="Between the shoulder blades")).to_be_visible()
-    desk.get_by_role("radiogroup", name="Strength").get_by_role("radio", name="4").click()
+    desk.get_by_role("radiogroup", name="Intensity").get_by_role("radio", name="4").click()
     kept(desk)
     assert entry(desk, program, "ask.discomfort.between_blades", "Hugo")["value"] == 4
 
@@ -51,7 +51,7 @@ def test_a_tap_near_a_region_finds_it(desk: Page, program):
 def test_habits_are_one_tap_on_the_figure(desk: Page, program):
     desk.set_viewport_size({"width": 1024, "height": 768})
     open_step(desk, program, "Greta", "look")
-    tab(desk, "Watch")
+    tab(desk, "Habits")
     drawing = desk.get_by_test_id("elevation")
     slumping = drawing.get_by_role("button", name="Slumping")
     slumping.click()
@@ -61,7 +61,7 @@ def test_habits_are_one_tap_on_the_figure(desk: Page, program):
     note.fill("After lunch")
     note.press("Tab")
     tab(desk, "Room")
-    tab(desk, "Watch")
+    tab(desk, "Habits")
     expect(slumping).to_have_attribute("aria-pressed", "true")
     desk.get_by_role("radio", name="Standing").click()
     leg = drawing.get_by_role("button", name="Weight on one leg")
@@ -93,10 +93,10 @@ def test_what_is_no_picture_is_said_in_its_place(desk: Page, program, tmp_path):
     heavy.write_bytes(b"\xff" * (26 * 1024 * 1024))
     open_step(desk, program, "Jonas", "look")
     tab(desk, "Photos")
-    desk.get_by_label("Picture from a file").set_input_files(file)
+    desk.get_by_label("Photo from a file").set_input_files(file)
     expect(desk.get_by_role("alert")).to_contain_text("This file isn't a JPEG, PNG or WebP photo.")
-    desk.get_by_label("Picture from a file").set_input_files(heavy)
-    expect(desk.get_by_role("alert")).to_contain_text("has 26.0 MB; at most 25.0 MB can be kept")
+    desk.get_by_label("Photo from a file").set_input_files(heavy)
+    expect(desk.get_by_role("alert")).to_contain_text("The photo is 26.0 MB; the limit is 25.0 MB")
     told = desk.evaluate(
         """async () => {
              const me = await (await fetch('/api/me')).json();
@@ -145,7 +145,7 @@ def test_a_sign_stays_in_sight_and_stops_the_signature(desk: Page, program):
     kept(desk)
     open_step(desk, program, "Casper", "report")
     expect(desk.get_by_text(re.compile("Rang his doctor; seen today"))).to_be_visible()
-    expect(desk.get_by_role("button", name="Sign version 2 …")).to_be_enabled()
+    expect(desk.get_by_role("button", name="Sign version 2…")).to_be_enabled()
 
 
 def test_what_waits_for_consent_is_kept_once_it_is_given_and_gone_when_withdrawn(
@@ -160,7 +160,7 @@ def test_what_waits_for_consent_is_kept_once_it_is_given_and_gone_when_withdrawn
     reason = desk.get_by_label("Reason for the visit")
     reason.fill("Belly meets the desk.")
     reason.press("Tab")
-    desk.get_by_role("button", name="Record the consent").click()
+    desk.get_by_role("button", name="Record consent").click()
     desk.get_by_role("button", name="Given: To keep health notes", exact=True).click()
     kept(desk)
 
@@ -202,13 +202,13 @@ def test_what_is_not_kept_says_so_where_it_was_tapped(
     other = sign_in(browser.new_context(**browser_context_args).new_page(), program, who=1)
     for page in (desk, other):
         open_step(page, program, "Wilma", "look")
-        tab(page, "Watch")
+        tab(page, "Habits")
     perching = re.compile("^Perching")
     desk.get_by_test_id("elevation").get_by_role("button", name=perching).click()
     kept(desk)
     other.get_by_test_id("elevation").get_by_role("button", name=perching).click()
     both = other.get_by_role("alert")
-    expect(both).to_contain_text("Ines Calloway has put seen here")
+    expect(both).to_contain_text("Ines Calloway entered seen here")
     other.get_by_role("button", name="Theirs").click()
     expect(both).to_be_hidden()
     other.context.close()
@@ -216,13 +216,13 @@ def test_what_is_not_kept_says_so_where_it_was_tapped(
 
 def test_a_piece_goes_on_the_shelf_and_into_another_visit(desk: Page, program):
     open_step(desk, program, "Bram", "look")
-    tab(desk, "Pieces")
-    desk.get_by_role("button", name="Save to shelf").click()
+    tab(desk, "Equipment")
+    desk.get_by_role("button", name="Save to equipment list").click()
     desk.get_by_label("Name", exact=True).fill("Cleaning room chair")
-    desk.get_by_role("button", name="Keep it").click()
+    desk.get_by_role("button", name="Save").click()
     open_step(desk, program, "Jonas", "look")
-    tab(desk, "Pieces")
-    desk.get_by_role("button", name="Choose from shelf").click()
+    tab(desk, "Equipment")
+    desk.get_by_role("button", name="Choose from equipment list").click()
     desk.get_by_role("button", name="Cleaning room chair").click()
     expect(desk.get_by_label("Seat, highest", exact=True)).to_have_value("52")
     kept(desk)
@@ -280,7 +280,7 @@ def test_before_and_after_are_shown_to_one_scale(desk: Page, program):
     open_step(desk, program, "Odile", "look")
     tab(desk, "Photos")
     desk.get_by_role("button", name="Compare before and after").click()
-    expect(desk.get_by_text("Same scale: 10 cm are")).to_be_visible()
+    expect(desk.get_by_text("Same scale: 10 cm is")).to_be_visible()
     scales = []
     for name in ("Before", "After"):
         picture = desk.get_by_role("img", name=name)
@@ -302,8 +302,8 @@ def test_a_reader_sees_it_all_and_can_change_none_of_it(page: Page, program, see
                 "Given",
                 "Withdraw",
                 "Camera",
-                "Choose from shelf",
-                "Save to shelf",
+                "Choose from equipment list",
+                "Save to equipment list",
                 "Read light meter",
                 "Erase",
                 "Accept",
@@ -320,7 +320,7 @@ def test_a_reader_sees_it_all_and_can_change_none_of_it(page: Page, program, see
             )
             assert [one.get_attribute("type") for one in writable.all() if one.is_visible()] == []
     open_step(page, program, "Bram", "look")
-    tab(page, "Watch")
+    tab(page, "Habits")
     slumping = page.get_by_test_id("elevation").get_by_role("button", name="Slumping")
     slumping.click()
     expect(slumping).to_have_attribute("aria-pressed", "false")

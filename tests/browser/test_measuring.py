@@ -98,14 +98,14 @@ def test_exchanged_fields_are_put_right_and_a_doubt_is_kept_with_a_reason(desk: 
     open_step(desk, program, "Hugo", "work")
     expect(
         desk.get_by_text(
-            "In doubt, so every target with it: shoulder-elbow length, elbow-fingertip length."
+            "Queried, which affects every target based on it: shoulder-elbow length, elbow-fingertip length."
         )
     ).to_be_visible()
     desk.get_by_role("button", name="Check in Measure").click()
     expect(
         desk.get_by_role("heading", name="Shoulder-elbow length", exact=True)
     ).to_be_visible()  # the first in doubt
-    desk.get_by_role("button", name="doubtful: Elbow-fingertip length").click()
+    desk.get_by_role("button", name="query: Elbow-fingertip length").click()
     expect(desk.get_by_text("would each fit far better in the other's place")).to_be_visible()
     desk.get_by_label("First reading").press("o")
     expect(desk.get_by_text("would each fit far better")).to_be_hidden()
@@ -117,10 +117,10 @@ def test_exchanged_fields_are_put_right_and_a_doubt_is_kept_with_a_reason(desk: 
     ).to_be_visible()
     desk.get_by_label("Second reading").press("k")
     desk.get_by_role("button", name="Unusual build").click()
-    expect(desk.get_by_text("Asked and kept: Unusual build.")).to_be_visible()
+    expect(desk.get_by_text("Queried and kept: Unusual build.")).to_be_visible()
     desk.get_by_label("First reading").fill("54")
     desk.get_by_label("Second reading").fill("54")
-    expect(desk.get_by_role("button", name="Keep it …")).to_be_visible()
+    expect(desk.get_by_role("button", name="Keep value…")).to_be_visible()
 
 
 def test_an_unclear_number_is_asked_about_in_place(desk: Page, program):
@@ -155,11 +155,11 @@ def test_a_later_visit_carries_over_and_shows_where_from(desk: Page, program):
 
 def test_own_lists_are_chosen_in_the_step(desk: Page, program):
     desk.goto(f"{program.address}/measuring")
-    desk.get_by_role("button", name="A new list").click()
+    desk.get_by_role("button", name="New list").click()
     desk.get_by_label("Name").fill("Hands only")
     for label in ("Hand breadth", "Hand length"):
         desk.get_by_label(label).check()
-    desk.get_by_role("button", name="Keep it: 2 dimensions").click()
+    desk.get_by_role("button", name="Save: 2 dimensions").click()
     expect(desk.get_by_text("Hand length, Hand breadth")).to_be_visible()
     open_step(desk, program, "Ruben", "measure")
     pick(desk, "List", "Hands only")
@@ -184,7 +184,7 @@ def test_a_file_is_shown_before_it_is_written_and_a_broken_one_refused(
         desk.get_by_role("row", name=re.compile("Tove Lind new 2026-10-02 new 1 1 1"))
     ).to_be_visible()
     desk.get_by_role("button", name="Take in 1 reading").click()
-    expect(desk.get_by_text("Taken in: 1 reading,")).to_be_visible()
+    expect(desk.get_by_text("Imported: 1 reading,")).to_be_visible()
     assert visit_id(desk, program, "Tove")
     file = tmp_path / "broken.csv"
     file.write_text("client,visit_on,stature_mm\nTove Lind,2026-10-02,1590\nBo,yesterday,12\n")
@@ -199,7 +199,7 @@ def test_a_table_is_checked_before_it_is_kept_and_then_a_visits_to_choose(
     desk: Page, program, tmp_path
 ):
     desk.goto(f"{program.address}/measuring")
-    desk.get_by_role("tab", name="Tables").click()
+    desk.get_by_role("tab", name="Reference data").click()
     desk.get_by_role("button", name="Add reference data").click()
     file = tmp_path / "table.csv"
     file.write_text("dimension,sex,mean_mm,sd_mm\nstature,female,1700,0.2\nnose,female,50,5\n")
@@ -217,7 +217,7 @@ def test_a_table_is_checked_before_it_is_kept_and_then_a_visits_to_choose(
     expect(desk.get_by_text("Made up. 1 lines, 1 dimensions")).to_be_visible()
     open_dimension(desk, program, "Odile", "Stature")
     desk.get_by_text("Source and percentile").click()
-    expect(desk.get_by_text(re.compile("80th percentile of the table's women"))).to_be_visible()
+    expect(desk.get_by_text(re.compile("80th percentile of the reference women"))).to_be_visible()
     pick(desk, "Compare with", "Pilots")
     expect(desk.get_by_text(re.compile("26th percentile"))).to_be_visible()
     expect(desk.get_by_text("Made up. For guidance only.")).to_be_visible()
@@ -230,11 +230,11 @@ def test_a_reader_sees_the_figure_and_changes_nothing(page: Page, program, sees_
     expect(page.get_by_role("heading", name="Popliteal height", exact=True)).to_be_visible()
     expect(page.get_by_label("First reading")).not_to_be_editable()
     expect(page.get_by_label("List")).to_be_disabled()
-    for name in ("Take reading", "Leave it out …", "Keep it …"):
+    for name in ("Take reading", "Leave out…", "Keep value…"):
         expect(page.get_by_role("button", name=name)).to_be_hidden()
     page.goto(f"{program.address}/measuring")
     expect(page.get_by_role("heading", name="Front counter, first look")).to_be_visible()
-    expect(page.get_by_role("button", name="A new list")).to_be_hidden()
+    expect(page.get_by_role("button", name="New list")).to_be_hidden()
     page.get_by_role("tab", name="Import and export").click()
     expect(page.get_by_role("button", name="JSON")).to_be_visible()
     expect(page.get_by_label("File to import")).to_be_hidden()
@@ -250,7 +250,7 @@ def test_shoes_are_asked_for_their_heel_and_lose_it(desk: Page, program):
     desk.get_by_label("Heel height of that shoe").fill("3")
     desk.get_by_label("Heel height of that shoe").press("Tab")
     expect(desk.get_by_text("the heel is not noted")).to_be_hidden()
-    expect(desk.get_by_text("heel of 3.0 taken off")).to_be_visible()
+    expect(desk.get_by_text("heel of 3.0 subtracted")).to_be_visible()
     less = f"{float(barefoot.split()[0]) - 3:.1f} cm"
     expect(desk.get_by_test_id("elevation").get_by_text(less)).to_be_visible()
 
@@ -265,14 +265,14 @@ def test_an_estimate_where_nothing_is_measured_and_the_elbow_only_if_insisted(de
     desk.get_by_label("Second reading").fill("165.3")
     kept(desk)
     desk.get_by_role("button", name=re.compile("^Elbow height, seated")).click()
-    desk.get_by_role("button", name="Do with an estimate all the same").click()
+    desk.get_by_role("button", name="Use an estimate anyway").click()
     expect(desk.get_by_text(re.compile("± 5.7")).first).to_be_visible()
     expect(desk.get_by_role("button", name=re.compile("^Elbow height, seated ~2"))).to_be_visible()
 
 
 def test_the_drill_is_played_with_keys_and_keeps_its_score_over_a_reload(desk: Page, program):
     desk.goto(f"{program.address}/measuring")
-    desk.get_by_role("tab", name="Drill").click()
+    desk.get_by_role("tab", name="Training").click()
     expect(desk.get_by_role("button", name="Query it")).to_be_enabled()
     desk.keyboard.press("q")
     expect(
@@ -282,7 +282,7 @@ def test_the_drill_is_played_with_keys_and_keeps_its_score_over_a_reload(desk: P
     desk.keyboard.press("n")
     expect(desk.get_by_role("button", name="Keep it")).to_be_enabled()
     desk.reload()
-    desk.get_by_role("tab", name="Drill").click()
+    desk.get_by_role("tab", name="Training").click()
     expect(desk.get_by_text(re.compile(r"Score: (0|1) of 1"))).to_be_visible()
     desk.get_by_role("button", name="Start again").click()
     expect(desk.get_by_text(re.compile("Score: 0 of 0"))).to_be_visible()
@@ -300,8 +300,8 @@ def test_u_switches_units_outside_a_visit(desk: Page):
 
 def test_setting_up_is_drilled_by_keys(desk: Page, program):
     desk.goto(f"{program.address}/measuring?part=drill")
-    desk.get_by_role("radio", name="Setting up and red flags").click()
-    drill = desk.get_by_role("region", name="Drill of setting up")
+    desk.get_by_role("radio", name="Set-up and red flags").click()
+    drill = desk.get_by_role("region", name="Set-up training")
     expect(drill.get_by_role("heading")).to_be_visible()
     desk.keyboard.press("1")
     expect(drill.get_by_text(re.compile("Right|The answer is"))).to_be_visible()

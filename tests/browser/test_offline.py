@@ -62,7 +62,7 @@ def add_client(page, name):
     page.get_by_role("link", name="Clients").first.click()
     page.get_by_role("button", name="New client").click()
     page.get_by_label("Name", exact=True).fill(name)
-    page.get_by_role("radio", name="Woman").click()
+    page.get_by_role("radio", name="Women").click()
     page.get_by_role("button", name="Save and start visit").click()
     expect(page.get_by_role("heading", name=name)).to_be_visible(timeout=PATIENCE)
 
@@ -75,7 +75,7 @@ def on_device(page):
 
 def saved(page):
     expect(page.get_by_role("status").first).to_contain_text(
-        re.compile("Saved|The rest saved"), timeout=PATIENCE
+        re.compile("Saved|Everything else saved"), timeout=PATIENCE
     )
 
 
@@ -135,7 +135,7 @@ def test_a_whole_visit_without_network_outlives_the_browser_and_merges(
     tab(page, "Photos")
     picture = tmp_path / "side.jpg"
     picture.write_bytes(photograph_side(Angles(neck=30, elbow=100), Camera(distance=3000)).jpeg)
-    page.get_by_label("Picture from a file").set_input_files(picture)
+    page.get_by_label("Photo from a file").set_input_files(picture)
     expect(page.get_by_test_id("photo")).to_be_visible(timeout=PATIENCE)
     step(page, "Measure")
     for name in ("Work out", "Set", "Pace", "Report"):
@@ -222,7 +222,7 @@ def test_nothing_readable_is_kept_and_nothing_at_all_after_signing_out(tablet):
     saved(page)
     page.get_by_role("link", name="Today").click()
     page.get_by_role("button", name="Sign out").click()
-    expect(page.get_by_label("Address")).to_be_visible()
+    expect(page.get_by_label("Email")).to_be_visible()
     tablet.until(lambda: tablet.kept() == {})
     tablet.close()
     assert readable_in(tablet.folder, *words) == []
@@ -236,7 +236,7 @@ def test_a_former_members_device_erases_itself_at_first_contact(second_tablet, o
     assert made.ok, made.text()
     other = second_tablet.page
     other.get_by_role("button", name="Sign out").click()
-    other.get_by_label("Address").fill(mine["email"])
+    other.get_by_label("Email").fill(mine["email"])
     other.get_by_label("Password").fill(body["password"])
     other.get_by_role("button", name="Sign in").click()
     second_tablet.until(lambda: len(second_tablet.kept("visit:")) > 3)
@@ -249,7 +249,7 @@ def test_a_former_members_device_erases_itself_at_first_contact(second_tablet, o
     second_tablet.until(lambda: second_tablet.kept() == {})
     second_tablet.cut()
     other.reload()
-    expect(other.get_by_role("button", name="Open what is on this device")).to_have_count(0)
+    expect(other.get_by_role("button", name="Open saved visits")).to_have_count(0)
 
 
 def test_signing_out_at_a_lock_keeps_what_the_server_has_not_got(tablet, program):
@@ -265,7 +265,7 @@ def test_signing_out_at_a_lock_keeps_what_the_server_has_not_got(tablet, program
     lock = page.get_by_role("dialog", name="Locked")
     expect(lock).to_contain_text("stays here, sealed")
     lock.get_by_role("button", name="Sign out").click()
-    expect(page.get_by_label("Address")).to_be_visible()
+    expect(page.get_by_label("Email")).to_be_visible()
     assert tablet.kept("queue:") != {}
     page.unroute("**/changes/**")
     tablet.sign_in_again()
@@ -296,10 +296,10 @@ def test_two_devices_change_one_field_without_network_and_both_are_shown_once(
     second_tablet.cut(False)
     saved(other)
     tablet.cut(False)
-    expect(page.get_by_role("button", name="1 to settle")).to_be_visible(timeout=PATIENCE)
-    page.get_by_role("button", name="1 to settle").click()
+    expect(page.get_by_role("button", name="1 to resolve")).to_be_visible(timeout=PATIENCE)
+    page.get_by_role("button", name="1 to resolve").click()
     expect(page.get_by_role("alert")).to_contain_text("Tomas")
-    expect(page.get_by_role("alert")).to_contain_text("75 cm here in the meantime; you typed 72")
+    expect(page.get_by_role("alert")).to_contain_text("75 cm here while you typed 72")
     assert entry(page, program, "look.found.distance", "Ansel")["typed"] == "60 cm"
     assert entry(page, program, "look.found.seat", "Ansel")["typed"] == "44 cm"
     assert entry(page, program, "look.found.surface", "Ansel")["typed"] == "75 cm"

@@ -147,7 +147,7 @@ KEPT = """return new Promise((done) => {
 }).then((names) => %s)"""
 TAKEN_ALONG = KEPT % "names.some((one) => one.includes('visit:'))"
 WHERE = """const said = document.body.innerText;
-    return said.includes("To finish") ? "in" : said.includes("Address") && "door";"""
+    return said.includes("To finish") ? "in" : said.includes("Email") && "door";"""
 ALL_SENT = KEPT % "!names.some((one) => one.includes('queue:') || one.includes('out:'))"
 NOTHING_KEPT = KEPT % "names.length === 0"
 
@@ -172,7 +172,7 @@ class Firefox(Hand):
 def short_visit(hand, program, name):
     owner = DEMO_MEMBERS[0]
     hand.go_to(program.address)
-    hand.type("Address", owner.email)
+    hand.type("Email", owner.email)
     hand.type("Password", owner.password)
     hand.press("Sign in")
     hand.sees("To finish")  # the session was kept: lists are not empty
@@ -217,7 +217,7 @@ def test_firefox_keeps_nothing_readable_of_a_visit_without_network_killed_and_si
     words, owner = ("Otmar Firegrave", "Unspeakable", "Tolliver"), DEMO_MEMBERS[0]
     with firefox(tmp_path) as hand:
         hand.go_to(program.address)
-        hand.type("Address", owner.email)
+        hand.type("Email", owner.email)
         hand.type("Password", owner.password)
         hand.press("Sign in")
         hand.press("New visit")
@@ -238,7 +238,7 @@ def test_firefox_keeps_nothing_readable_of_a_visit_without_network_killed_and_si
     with firefox(tmp_path, left) as hand:
         hand.go_to(program.address)
         if hand.until(WHERE) == "door":  # the session may have been restored with the browser
-            hand.type("Address", owner.email)
+            hand.type("Email", owner.email)
             hand.type("Password", owner.password)
             hand.press("Sign in")
         hand.sees("To finish")

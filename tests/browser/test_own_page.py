@@ -24,7 +24,7 @@ def client(desk: Page, program) -> str:
     desk.wait_for_url("**/ask")
     desk.goto(f"{program.address}/clients")
     desk.get_by_role("link", name="Runa Oakes").last.click()
-    expect(desk.get_by_role("heading", name="Own page")).to_be_visible()
+    expect(desk.get_by_role("heading", name="Client’s page")).to_be_visible()
     return desk.url
 
 
@@ -33,7 +33,7 @@ def new_link(desk: Page, language: str = "") -> tuple[str, str]:
     desk.get_by_role("button", name="New link").click()
     if language:
         desk.get_by_role("radio", name=language).click()
-    desk.get_by_role("button", name="Make the link").click()
+    desk.get_by_role("button", name="Create link").click()
     code = desk.get_by_test_id("own-code").inner_text()
     return desk.get_by_test_id("own-url").inner_text(), code
 
@@ -129,15 +129,15 @@ def answer_all(phone: Page, url: str, code: str) -> None:
 def look_and_take_over(desk: Page, program) -> None:
     """From Today to the answers, a decision, and into the visit."""
     desk.goto(program.address)
-    row = desk.get_by_role("region", name="Answers to look at").get_by_role("listitem")
+    row = desk.get_by_role("region", name="Answers to review").get_by_role("listitem")
     row.filter(has_text="Runa Oakes").get_by_role("link").click()
-    expect(desk.get_by_role("heading", name="Sorted as: Visit")).to_be_visible()
+    expect(desk.get_by_role("heading", name="Triage: Visit")).to_be_visible()
     expect(desk.get_by_text("Back of the neck: 8 of 10")).to_be_visible()
     assert violations(desk) == []
     desk.get_by_role("radio", name="Visit", exact=True).click()
     desk.get_by_role("button", name="Decide: visit").click()
     expect(desk.get_by_text("decided by Ines Calloway")).to_be_visible()
-    desk.get_by_role("button", name="Take over").click()
+    desk.get_by_role("button", name="Copy answers").click()
     expect(desk.get_by_text("entries taken over")).to_be_visible()
     desk.get_by_role("button", name="Open the visit").click()
     desk.wait_for_url("**/ask")
@@ -151,13 +151,13 @@ def test_a_client_answers_at_home_and_it_arrives_marked_as_theirs(
     desk: Page, phone: Page, program, client: str
 ):
     url, code = new_link(desk)
-    desk.get_by_role("button", name="Send the link to").click()
-    expect(desk.get_by_text("On its way to")).to_be_visible()
+    desk.get_by_role("button", name="Send link to").click()
+    expect(desk.get_by_text("Sending to")).to_be_visible()
     desk.get_by_role("button", name="Close", exact=True).click()
     answer_all(phone, url, code)
     look_and_take_over(desk, program)
     desk.goto(client)
-    expect(desk.get_by_text("Link mailed to runa.oakes@saltmere.example")).to_be_visible()
+    expect(desk.get_by_text("Link emailed to runa.oakes@saltmere.example")).to_be_visible()
     assert violations(desk) == []
     desk.get_by_role("link", name="Simulated inbox").click()
     expect(desk.get_by_role("link", name=url)).to_be_visible()

@@ -1,4 +1,4 @@
-"""Photographs, from the file or the camera to the angle."""
+"""Photos, from the file or the camera to the angle."""
 
 import re
 
@@ -17,7 +17,7 @@ def test_a_photograph_from_file_to_angle(desk: Page, program, tmp_path):
     file.write_bytes(drawn.jpeg)
     open_step(desk, program, "Hugo", "look")
     tab(desk, "Photos")
-    desk.get_by_label("Picture from a file").set_input_files(file)
+    desk.get_by_label("Photo from a file").set_input_files(file)
     picture = desk.get_by_test_id("photo")
     expect(picture).to_be_visible()
     box = picture.bounding_box()
@@ -62,10 +62,10 @@ def test_a_photograph_from_file_to_angle(desk: Page, program, tmp_path):
 def test_the_camera_takes_a_picture_and_points_go_on_it_by_key(desk: Page, program):
     open_step(desk, program, "Pia", "look")
     tab(desk, "Photos")
-    pictures = desk.get_by_role("list", name="Photographs of this visit").get_by_role("button")
+    pictures = desk.get_by_role("list", name="Photos of this visit").get_by_role("button")
     expect(pictures).to_have_count(1)
     desk.get_by_role("button", name="Camera", exact=True).click()
-    desk.get_by_role("button", name="Take it").click()
+    desk.get_by_role("button", name="Take photo").click()
     expect(pictures).to_have_count(2)
     desk.get_by_role("button", name=re.compile("^Ear ?not placed")).press("Enter")
     desk.get_by_test_id("photo").focus()
@@ -85,7 +85,7 @@ def test_the_camera_takes_a_picture_and_points_go_on_it_by_key(desk: Page, progr
     expect(c7).to_have_count(0)
     expect(desk.get_by_test_id("photo")).to_be_focused()
     desk.get_by_role("button", name="Camera", exact=True).click()
-    desk.get_by_role("button", name="Take it").click()
+    desk.get_by_role("button", name="Take photo").click()
     expect(pictures).to_have_count(3)
     points = desk.get_by_role("region", name="Points")
     expect(

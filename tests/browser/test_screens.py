@@ -52,7 +52,7 @@ def test_every_place_outside_a_visit_is_sound(desk: Page, program):
     expect(desk.get_by_role("heading", name="Odile Marrick")).to_be_visible()
     sound(desk, "client")
     desk.keyboard.press("?")
-    expect(desk.get_by_role("heading", name="Keys and marks")).to_be_visible()
+    expect(desk.get_by_role("heading", name="Shortcuts and symbols")).to_be_visible()
     sound(desk, "keys")
     desk.keyboard.press("Escape")
     desk.keyboard.press("c")
@@ -148,15 +148,15 @@ def test_every_place_has_a_title_a_heading_in_focus_and_an_address(desk: Page, p
     expect(desk.get_by_role("tab", name="Plans")).to_have_attribute("aria-selected", "true")
     desk.reload()
     expect(desk.get_by_role("tab", name="Plans")).to_have_attribute("aria-selected", "true")
-    desk.get_by_role("button", name="Keys and marks (?)").click()
+    desk.get_by_role("button", name="Shortcuts and symbols (?)").click()
     desk.keyboard.press("Escape")
-    expect(desk.get_by_role("button", name="Keys and marks (?)")).to_be_focused()
+    expect(desk.get_by_role("button", name="Shortcuts and symbols (?)")).to_be_focused()
 
 
 def test_single_keys_can_be_switched_off(desk: Page, program):
     open_step(desk, program, "Bram", "work")
-    desk.get_by_role("button", name="Keys and marks (?)").click()
-    desk.get_by_role("tab", name="Keys").click()
+    desk.get_by_role("button", name="Shortcuts and symbols (?)").click()
+    desk.get_by_role("tab", name="Shortcuts").click()
     desk.get_by_role("checkbox", name=re.compile("^Single keys")).click()
     desk.keyboard.press("Escape")
     desk.keyboard.press("1")
@@ -177,7 +177,7 @@ def test_a_palette_of_ones_own_is_kept_to_everywhere(desk: Page, program, palett
         return [read('CanvasText'), read('Canvas')];
     }""")
     expect(drawing.get_by_role("button").first).to_have_css("stroke", hers[0])
-    expect(desk.get_by_role("radio", name="Setting")).to_have_css("background-color", hers[0])
+    expect(desk.get_by_role("radio", name="Target")).to_have_css("background-color", hers[0])
     expect(desk.get_by_role("radio", name="As found")).not_to_have_css("background-color", hers[0])
     expect(desk.locator("body")).to_have_css("background-color", hers[1])
     assert violations(desk) == []
@@ -194,8 +194,8 @@ def test_nothing_moves_for_whom_it_should_not(desk: Page, program):
         )
         desk.get_by_role("radio", name="As found").click()
         expect(desk.get_by_role("radio", name="As found")).to_be_checked()
-        desk.get_by_role("radio", name="Setting").click()
-        expect(desk.get_by_role("radio", name="Setting")).to_be_checked()
+        desk.get_by_role("radio", name="Target").click()
+        expect(desk.get_by_role("radio", name="Target")).to_be_checked()
         moved = desk.evaluate("() => new Promise(requestAnimationFrame).then(() => window.moved)")
         assert (moved > 0) == (motion == "no-preference"), motion
 
@@ -275,7 +275,7 @@ def test_one_posture_at_a_time_on_a_small_tablet(desk: Page, program):
 
 def test_the_table_twin_says_what_the_drawing_shows(desk: Page, program):
     open_step(desk, program, "Bram", "work")
-    twin = desk.get_by_role("table", name="Heights and distances of the drawing")
+    twin = desk.get_by_role("table", name="Heights and distances in the drawing")
     row = twin.get_by_role("row", name="seated Seat 43.0 cm 46.0 cm up 3.0")
     expect(row).to_have_count(1)
     flag = desk.get_by_role("button", name=re.compile(r"^Seat, seated: 46.0\scm .*, up 3.0\scm"))

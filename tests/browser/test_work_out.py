@@ -23,11 +23,11 @@ SEED, VISITS = 20261125, 40
 def in_page(page: Page) -> None:
     """The page's own core has been loaded and holds the visit."""
     tab(page, "Try")
-    expect(page.get_by_text("Worked out in this page")).to_be_visible(timeout=60_000)
+    expect(page.get_by_text("Calculated on this device")).to_be_visible(timeout=60_000)
 
 
 def tried(page: Page):
-    return page.get_by_role("region", name="Result of the trial")
+    return page.get_by_role("region", name="Trial result")
 
 
 def test_a_plan_is_taken_with_what_it_costs_and_leaves(desk: Page, program):
@@ -45,7 +45,7 @@ def test_a_plan_is_taken_with_what_it_costs_and_leaves(desk: Page, program):
     assert entry(desk, program, "work.plan", "Yara")["value"] == "lasting"
     stack = desk.get_by_role("region", name="Stack")
     stack.get_by_label("Raise by").fill("11")
-    stack.get_by_role("button", name="Find it").click()
+    stack.get_by_role("button", name="Find a stack").click()
     expect(stack.get_by_role("status")).to_contain_text(
         "2 × ream of paper: 10.0 cm ± 0.4, short by 1.0"
     )
@@ -55,9 +55,9 @@ def test_a_plan_is_taken_with_what_it_costs_and_leaves(desk: Page, program):
 
 def test_a_choice_shows_what_it_would_move_before_it_is_taken(desk: Page, program):
     open_step(desk, program, "Odile", "work")
-    tab(desk, "Choices")
+    tab(desk, "Options")
     desk.get_by_role("button", name=re.compile("^Back(?! to)")).click()
-    positions = desk.get_by_role("group", name="Positions")
+    positions = desk.get_by_role("group", name="Options")
     expect(positions).to_contain_text(re.compile(r"Hip angle[\d.]+°\+10\.0"))
     positions.get_by_label("Hips about 110°, leaning back").click()
     kept(desk)
@@ -69,9 +69,9 @@ def test_a_choice_shows_what_it_would_move_before_it_is_taken(desk: Page, progra
     pick(desk, "Second rule set", "This visit")
     desk.get_by_role("button", name="Compare for this client").click()
     expect(tried(desk).get_by_role("row", name=re.compile("^Hip"))).to_contain_text("+10.0")
-    expect(desk.get_by_role("region", name="Being tried")).to_contain_text("over Standard")
+    expect(desk.get_by_role("region", name="Trial")).to_contain_text("over Standard")
     desk.get_by_role("button", name="Reset to target").first.click()
-    tab(desk, "Choices")
+    tab(desk, "Options")
     desk.get_by_role("button", name=re.compile("^Back(?! to)")).click()
     desk.get_by_role("button", name="Back to the practice's").click()
     kept(desk)
@@ -85,7 +85,7 @@ def test_anything_is_tried_and_nothing_kept_until_said_so(desk: Page, program):
     row = tried(desk).get_by_role("row", name=re.compile("^Seat"))
     expect(row).to_contain_text("48.0")
     expect(tried(desk)).to_contain_text("The feet hang: 4.8 cm short of a support.")
-    expect(tried(desk)).to_contain_text(re.compile(r"Findings of this visit: .*would go"))
+    expect(tried(desk)).to_contain_text(re.compile(r"Findings of this visit: .*resolved"))
     desk.get_by_label("Seat", exact=True).fill("4800")
     expect(desk.get_by_role("alert")).to_contain_text("4800.0 cm is outside 25.0 to 90.0 cm")
     desk.get_by_label("Seat", exact=True).fill("")
@@ -96,7 +96,7 @@ def test_anything_is_tried_and_nothing_kept_until_said_so(desk: Page, program):
     desk.mouse.move(box["x"] + 30, box["y"] - 32, steps=8)
     desk.mouse.up()
     expect(tried(desk).get_by_role("row", name=re.compile("^Surface"))).to_contain_text("up")
-    desk.get_by_role("button", name="Snapshot to compare").click()
+    desk.get_by_role("button", name="Take snapshot to compare").click()
     desk.get_by_label("Recline", exact=True).fill("20")
     expect(tried(desk).get_by_role("row", name=re.compile("^Hip"))).to_contain_text("+10.0")
     assert entry(desk, program, "work.seated.seat", "Odile") == before
@@ -105,16 +105,16 @@ def test_anything_is_tried_and_nothing_kept_until_said_so(desk: Page, program):
     flag.press("ArrowUp")
     expect(tried(desk).get_by_role("row", name=re.compile("^Screen top"))).to_be_visible()
     tried(desk).get_by_role("button", name="Reset to as found").click()
-    expect(desk.get_by_role("region", name="Being tried")).to_contain_text("As found")
+    expect(desk.get_by_role("region", name="Trial")).to_contain_text("As found")
     tried(desk).get_by_role("button", name="Reset to target").click()
     expect(tried(desk)).to_be_hidden()
     desk.get_by_label("Eye to screen", exact=True).first.fill("66")
-    tried(desk).get_by_role("button", name="Keep it").click()
+    tried(desk).get_by_role("button", name="Save").click()
     kept(desk)
     assert entry(desk, program, "work.seated.distance", "Odile")["value"] == 660
     tab(desk, "Targets")
     desk.get_by_role("button", name="Eye to screen").first.click()
-    expect(desk.get_by_text(re.compile(r"Overruled: computed .* set 66.0\scm by"))).to_be_visible()
+    expect(desk.get_by_text(re.compile(r"Own value: calculated .* set 66.0\scm by"))).to_be_visible()
     desk.get_by_label("Eye to screen, my number").fill("")
     kept(desk)
 
@@ -125,7 +125,7 @@ def test_every_number_opens_to_what_it_rests_on(desk: Page, program):
     desk.get_by_text("Source").click()
     expect(desk.get_by_text(re.compile("Popliteal height .* adds ±"))).to_be_visible()
     expect(desk.get_by_text(re.compile("What to set first"))).to_be_visible()
-    expect(desk.get_by_text(re.compile(r"% that [\d.]+\scm lies in its band"))).to_be_visible()
+    expect(desk.get_by_text(re.compile(r"% that [\d.]+\scm is in range"))).to_be_visible()
     expect(desk.get_by_text(re.compile("^Rule: "))).to_be_visible()
 
 

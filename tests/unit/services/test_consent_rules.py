@@ -71,7 +71,7 @@ def test_every_text_in_own_words_waits_for_consent_and_goes_with_it(world, typed
 
 
 def papers(world, owner, practice, visit):
-    """The record and the workplace's paper as they are handed to the press."""
+    """Record and the workplace's paper as they are handed to the press."""
     for copy in ("record", "workplace"):
         world.reports.draft_pdf(owner, practice, visit, "cm", copy)
     return world.press.printed[-2:]

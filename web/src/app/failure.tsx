@@ -4,9 +4,9 @@ import { Button } from "@/shared/ui/button";
 export function Failure({ error, reset }: { error: unknown; reset: () => void }) {
   return (
     <main className="max-w-prose p-8" role="alert">
-      <h1 className="mb-2 text-2xl">This page failed</h1>
+      <h1 className="mb-2 text-2xl">Something went wrong on this page</h1>
       <p className="mb-1">
-        What you typed is kept: on the server, or on this device until the server has it.
+        Your entries are safe: on the server, or on this device until they can be sent.
       </p>
       <p className="mb-4 text-sm text-soft">
         {error instanceof Error ? error.message : String(error)}
@@ -25,7 +25,7 @@ export function Failure({ error, reset }: { error: unknown; reset: () => void })
 export function Nowhere() {
   return (
     <main id="main" tabIndex={-1} className="p-8 outline-none">
-      <h1 className="mb-3 text-2xl">There is nothing at this address</h1>
+      <h1 className="mb-3 text-2xl">Page not found</h1>
       <Button look="next" onClick={() => location.assign("/")}>
         Back to Today
       </Button>

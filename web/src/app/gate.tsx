@@ -52,7 +52,7 @@ export function Gate() {
   if (me.isPending)
     return (
       <main id="main" className="max-w-md p-8">
-        <Skeleton page lines={4} label="Opening Gentle Plumb" />
+        <Skeleton page lines={4} label="Loading" />
       </main>
     );
   if (me.isError && !me.data)
@@ -60,7 +60,7 @@ export function Gate() {
       <OfflineDoor
         again={
           <Button onClick={() => void me.refetch()} disabled={me.isFetching}>
-            Ask it again
+            Try again
           </Button>
         }
       />
@@ -71,14 +71,14 @@ export function Gate() {
         notice={
           leavers.length > 0 ? (
             <Notice role="status">
-              {leavers.join(" and ")} {leavers.length > 1 ? "have" : "has"} left the practice. What
-              this device kept for them has been erased.
+              {leavers.join(" and ")} {leavers.length > 1 ? "have" : "has"} left the practice. Their
+              data has been deleted from this device.
             </Notice>
           ) : (
             ended && (
               <Notice role="status">
-                Your session ended. Sign in again; what you typed is still on this device and goes
-                on from where it stopped.
+                Your session has ended. Sign in again to carry on; your entries are still on this
+                device.
               </Notice>
             )
           )
@@ -89,9 +89,7 @@ export function Gate() {
     return (
       <main id="main" className="mx-auto max-w-md p-6">
         <h1 className="mb-4 text-2xl">One more step</h1>
-        <p className="mb-6">
-          Your practice asks everybody for a second factor. Set yours up to go on.
-        </p>
+        <p className="mb-6">Your practice requires two-step sign-in. Set it up to continue.</p>
         <Suspense fallback={<Skeleton lines={4} />}>
           <SecondFactor />
         </Suspense>
@@ -103,7 +101,7 @@ export function Gate() {
         href="#main"
         className="fixed top-2 left-2 z-50 -translate-y-20 bg-ink px-4 py-2.5 text-ground focus:translate-y-0"
       >
-        Skip to the content
+        Skip to main content
       </a>
       <IdleLock>
         <Outlet />

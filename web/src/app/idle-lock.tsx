@@ -109,7 +109,7 @@ export function IdleLock({ children }: { children: ReactNode }) {
   }, [who, idle, queries]);
   const open = async (password: string, away: boolean) => {
     if (!away) queries.setQueryData(SESSION_KEY, await unlockSession(password));
-    else if (!(await openByPassword(who, password))) throw new Error("The password is not right.");
+    else if (!(await openByPassword(who, password))) throw new Error("Wrong password.");
     write(TOUCHED, `${Date.now()}`);
     write(LOCKED, null);
     setLocked(false);
@@ -169,7 +169,7 @@ function Lock({
           <Dialog.Title className="text-xl">Locked</Dialog.Title>
           <form onSubmit={(event) => void submit(event)} className="mt-2 space-y-4">
             <p>
-              This page locked because nobody used it for a while. {name}, enter your password to
+              This page was locked after a period of inactivity. {name}, enter your password to
               carry on where you left off.
             </p>
             <LabelledInput

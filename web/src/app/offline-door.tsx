@@ -52,18 +52,20 @@ export function OfflineDoor({ again }: { again: ReactNode }) {
           <Logo size={34} />
           <div>
             <h1 className="text-2xl">Gentle Plumb</h1>
-            <p className="text-soft">No network.</p>
+            <p className="text-soft">You are offline.</p>
           </div>
         </div>
         <Notice role="alert">
-          The server does not answer.{" "}
-          {here && here.length > 0 && "What this device keeps can be opened with your password."}
+          The server isn’t responding.{" "}
+          {here &&
+            here.length > 0 &&
+            "You can open the visits saved on this device with your password."}
         </Notice>
         {here && here.length > 0 && (
           <form onSubmit={(event) => void submit(event)} className="space-y-4" aria-label="Open">
             {here.length > 1 && (
               <fieldset>
-                <legend className="mb-1 text-sm text-soft">Whose</legend>
+                <legend className="mb-1 text-sm text-soft">Account</legend>
                 {here.map((lock) => (
                   <label key={lock.member} className="flex min-h-11 items-center gap-3">
                     <input
@@ -87,9 +89,9 @@ export function OfflineDoor({ again }: { again: ReactNode }) {
               value={password}
               onChange={(event) => setPassword(event.target.value)}
             />
-            {state === "wrong" && <Notice role="alert">That password does not open it.</Notice>}
+            {state === "wrong" && <Notice role="alert">Wrong password.</Notice>}
             <Button type="submit" look="next" className="w-full" disabled={state === "opens"}>
-              {state === "opens" ? "Opening …" : "Open what is on this device"}
+              {state === "opens" ? "Opening…" : "Open saved visits"}
             </Button>
           </form>
         )}

@@ -31,7 +31,7 @@ const PLACES: readonly { to: string; label: string; key: string; icon: Icon }[] 
   { to: "/clients", label: "Clients", key: "c", icon: Users },
   { to: "/equipment", label: "Equipment", key: "e", icon: Armchair },
   { to: "/measuring", label: "Measuring", key: "r", icon: Ruler },
-  { to: "/rules", label: "House rules", key: "h", icon: Scale },
+  { to: "/rules", label: "Practice defaults", key: "h", icon: Scale },
   { to: "/people", label: "Practice", key: "p", icon: UserRound },
 ];
 /** What has its own place in the bottom bar of a phone; the others are behind More. */
@@ -77,10 +77,10 @@ export function Shell() {
       <Ask
         open={leaving}
         onOpenChange={setLeaving}
-        title="Not everything is on the server"
-        says="What you typed or took without network is only on this device. Signing out erases it here: open it on the network first, and it is sent."
+        title="You have unsent changes"
+        says="Some changes and photos exist only on this device. Signing out deletes them. Reconnect first to send them."
         keep="Stay signed in"
-        act="Sign out and erase it"
+        act="Sign out and delete them"
         onAct={() => signOut.mutate()}
       />
     </div>
@@ -127,7 +127,7 @@ function SideBar({ onLeave, onHelp }: Acts) {
         </Link>
         <button type="button" className={`${line} justify-between`} onClick={nextUnit}>
           <span>
-            Lengths in <span className="figures font-semibold">{unit}</span>
+            Units: <span className="figures font-semibold">{unit}</span>
           </span>
           <span className="figures text-soft" aria-hidden="true">
             u
@@ -135,10 +135,10 @@ function SideBar({ onLeave, onHelp }: Acts) {
         </button>
         <button type="button" className={line} onClick={() => changeSettings({ night: !night })}>
           {night ? <Sun size={16} aria-hidden /> : <Moon size={16} aria-hidden />}{" "}
-          {night ? "Day colours" : "Night colours"}
+          {night ? "Light mode" : "Dark mode"}
         </button>
         <button type="button" className={line} onClick={onHelp}>
-          <CircleHelp size={16} aria-hidden /> Keys and marks
+          <CircleHelp size={16} aria-hidden /> Shortcuts and symbols
         </button>
         <button type="button" className={line} onClick={onLeave}>
           <LogOut size={16} aria-hidden /> Sign out
@@ -196,13 +196,13 @@ function BottomBar({ onLeave, onHelp }: Acts) {
               {me?.name}: password and sessions
             </DropdownMenu.Item>
             <DropdownMenu.Item className={item} onSelect={nextUnit}>
-              Lengths in {unit}
+              Units: {unit}
             </DropdownMenu.Item>
             <DropdownMenu.Item className={item} onSelect={() => changeSettings({ night: !night })}>
-              {night ? "Day colours" : "Night colours"}
+              {night ? "Light mode" : "Dark mode"}
             </DropdownMenu.Item>
             <DropdownMenu.Item className={item} onSelect={onHelp}>
-              Keys and marks
+              Shortcuts and symbols
             </DropdownMenu.Item>
             <DropdownMenu.Item className={item} onSelect={onLeave}>
               Sign out

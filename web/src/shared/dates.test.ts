@@ -9,7 +9,7 @@ test.each([
   ["Pacific/Auckland", "2026-11-26", "12:30"],
   ["Europe/London", "2026-11-25", "23:30"],
   ["America/Los_Angeles", "2026-11-25", "15:30"],
-])("a moment falls on the practice's day in %s", (zone, day, time) => {
+])("a moment falls on the practice’s day in %s", (zone, day, time) => {
   setTimeZone(zone);
   expect(dayOf(LATE)).toBe(day);
   expect(clockTime(LATE)).toBe(time);

@@ -14,8 +14,8 @@ type Job = Schemas["BulkJobView"];
 type Copy = NonNullable<Schemas["PapersRequest"]["which"]>;
 
 const COPIES: readonly { value: Copy; label: string }[] = [
-  { value: "client", label: "Client's" },
-  { value: "workplace", label: "Workplace's" },
+  { value: "client", label: "Client’s" },
+  { value: "workplace", label: "Workplace’s" },
   { value: "record", label: "Record" },
 ];
 const LOOK_MS = 2000;
@@ -50,10 +50,10 @@ export function BulkPapers({ onDone }: { onDone: () => void }) {
     <Modal
       open
       onOpenChange={(open) => !open && onDone()}
-      title="Papers of a period"
-      says="Every version signed on these days, as one ZIP. It is made in the background and waits for a day. The workplace's copies only where the client agrees to them now."
+      title="Export reports by date"
+      says="All reports signed in this period, as one ZIP file. It is created in the background and kept for one day. Workplace copies are included only with the client’s current consent."
     >
-      <form onSubmit={submit} className="space-y-4" aria-label="Papers of a period">
+      <form onSubmit={submit} className="space-y-4" aria-label="Export reports by date">
         <div className="grid grid-cols-2 gap-4">
           <LabelledInput
             label="Signed from"
@@ -80,10 +80,10 @@ export function BulkPapers({ onDone }: { onDone: () => void }) {
         />
         <Failure of={ask} />
         <Button type="submit" look="next" disabled={ask.isPending}>
-          Make the file
+          Create ZIP
         </Button>
       </form>
-      <ul className="mt-5 border-b border-hair empty:hidden" aria-label="Asked for">
+      <ul className="mt-5 border-b border-hair empty:hidden" aria-label="Requested">
         {(jobs.data ?? []).map((job) => (
           <OneJob key={job.id} job={job} />
         ))}
@@ -107,7 +107,7 @@ function OneJob({ job }: { job: Job }) {
   const what =
     job.kind === "papers"
       ? `${COPIES.find((copy) => copy.value === job.copy)?.label ?? ""} papers, ${longDate(job.since ?? "")} to ${longDate(job.until ?? "")}`
-      : "Import of an archive";
+      : "Archive import";
   return (
     <li className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1 border-t border-hair py-2">
       <p>
@@ -125,11 +125,11 @@ function OneJob({ job }: { job: Job }) {
         {!isOpen(job) && (
           <Button
             look="quiet"
-            aria-label={`Forget: ${what}`}
+            aria-label={`Remove: ${what}`}
             disabled={drop.isPending}
             onClick={() => drop.mutate({ params: { path: { job_id: job.id } } })}
           >
-            Forget
+            Remove
           </Button>
         )}
       </span>

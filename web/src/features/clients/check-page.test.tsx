@@ -42,14 +42,14 @@ const open = (check: object, answers: Answers = {}, me = {}) =>
     me,
   );
 
-test("answers are sorted by stated rules with the client's own words, section by section", async () => {
+test("answers are sorted by stated rules with the client’s own words, section by section", async () => {
   await open(aCheck({ doubts: ["Popliteal height", "Stature"] }));
   expect(
     await screen.findByRole("heading", { level: 1, name: "Odile Marrick: after 1 week" }),
   ).toBeTruthy();
-  const sorted = within(screen.getByRole("region", { name: "Sorted as" }));
+  const sorted = within(screen.getByRole("region", { name: "Triage" }));
   expect(sorted.getByText("Neck: 6 of 10")).toBeTruthy();
-  expect(sorted.getByText(/You decide\.$/)).toBeTruthy();
+  expect(sorted.getByText(/The decision is yours\.$/)).toBeTruthy();
   const felt = within(screen.getByRole("region", { name: "Discomfort" }));
   expect(felt.getAllByRole("definition").map(({ textContent }) => textContent)).toEqual([
     "6 of 10",
@@ -58,13 +58,15 @@ test("answers are sorted by stated rules with the client's own words, section by
   expect(screen.getByText(/Measure again: popliteal height, stature\./)).toBeTruthy();
 });
 
-test("the decision begins with what the rules say, and is the practitioner's", async () => {
+test("the decision begins with what the rules say, and is the practitioner’s", async () => {
   const { server } = await open(aCheck(), { "PUT /api/checks/check-1/decision": { body: {} } });
   const section = within(await screen.findByRole("region", { name: "Decision" }));
-  expect(section.getByRole("button", { name: "Decide: call" })).toBeTruthy();
+  expect(section.getByRole("button", { name: "Record decision: call" })).toBeTruthy();
   await userEvent.click(section.getByRole("radio", { name: "See a clinician first" }));
   await userEvent.type(section.getByLabelText("Note"), "Rang her.");
-  await userEvent.click(section.getByRole("button", { name: "Decide: see a clinician first" }));
+  await userEvent.click(
+    section.getByRole("button", { name: "Record decision: see a clinician first" }),
+  );
   expect(server.sent("PUT /api/checks/check-1/decision")).toEqual({
     level: "clinician",
     note: "Rang her.",
@@ -81,7 +83,7 @@ test("what was decided is told with who and when, and is changed only by another
   const section = within(await screen.findByRole("region", { name: "Decision" }));
   expect(section.getByText(/Written advice, decided by Tom Averly on 29 Nov/)).toBeTruthy();
   const button = section.getByRole("button", {
-    name: "Decide: written advice",
+    name: "Record decision: written advice",
   }) as HTMLButtonElement;
   expect(button.disabled).toBe(true);
 });
@@ -90,10 +92,10 @@ test("answers go into the open visit, and what stood there is named", async () =
   const { server } = await open(aCheck(), {
     "POST /api/checks/check-1/take-over": { body: { taken: 4, kept: ["Footwear when seated"] } },
   });
-  const section = within(await screen.findByRole("region", { name: "Into the visit" }));
-  await userEvent.click(await section.findByRole("button", { name: "Take over" }));
+  const section = within(await screen.findByRole("region", { name: "Copy to the visit" }));
+  await userEvent.click(await section.findByRole("button", { name: "Copy answers" }));
   expect((await section.findByRole("status")).textContent).toBe(
-    "4 entries taken over. Left as they stood: Footwear when seated.",
+    "4 entries copied. Already recorded, not changed: Footwear when seated.",
   );
   expect(server.sent("POST /api/checks/check-1/take-over")).toEqual({ visit_id: "visit-1" });
 });
@@ -101,12 +103,12 @@ test("answers go into the open visit, and what stood there is named", async () =
 test("without an open visit there is nowhere to put them, and the page says what to do", async () => {
   await open(aCheck(), { "GET /api/visits": { body: [aLine({ state: "signed" })] } });
   expect(await screen.findByText(/There is no open visit\. Start one/)).toBeTruthy();
-  expect(screen.queryByRole("button", { name: "Take over" })).toBeNull();
+  expect(screen.queryByRole("button", { name: "Copy answers" })).toBeNull();
 });
 
-test("who reads decides nothing, and what was not sent yet is nobody's decision", async () => {
+test("who reads decides nothing, and what was not sent yet is nobody’s decision", async () => {
   await open(aCheck(), {}, { role: "reader", writes: false });
-  await screen.findByRole("region", { name: "Sorted as" });
+  await screen.findByRole("region", { name: "Triage" });
   expect(screen.queryByRole("region", { name: "Decision" })).toBeNull();
 });
 
@@ -114,6 +116,6 @@ test("answers that are gone are said to be", async () => {
   await openPage("/clients/checks/check-1", {
     "GET /api/checks/check-1": refused(404, "There are no such answers."),
   });
-  expect(await screen.findByRole("heading", { name: "No such answers" })).toBeTruthy();
+  expect(await screen.findByRole("heading", { name: "Answers not found" })).toBeTruthy();
   expect(screen.getByText("There are no such answers.")).toBeTruthy();
 });

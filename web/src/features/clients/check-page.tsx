@@ -21,11 +21,11 @@ const SECTIONS: Record<Schemas["AnswerView"]["section"], string> = {
   felt: "Discomfort",
   conditions: "Conditions",
   work: "Work",
-  station: "Place of work",
+  station: "Workplace",
   room: "Room",
   lengths: "Measured by the client",
-  still: "Still so?",
-  requests: "Asked of the workplace",
+  still: "Still the same?",
+  requests: "Requested from the workplace",
   habits: "Habits",
 };
 
@@ -38,13 +38,13 @@ export function CheckPage() {
   if (check.isError && !check.data)
     return (
       <>
-        <PageHead title="No such answers" says={check.error.message} />
+        <PageHead title="Answers not found" says={check.error.message} />
         <Link to="/" className="underline">
           Back to Today
         </Link>
       </>
     );
-  if (!check.data) return <Skeleton page lines={8} label="Opening the answers" />;
+  if (!check.data) return <Skeleton page lines={8} label="Loading" />;
   return <Seen check={check.data} writes={me?.writes ?? false} />;
 }
 
@@ -61,17 +61,19 @@ function Seen({ check, writes }: { check: Check; writes: boolean }) {
         title={`${check.client}: ${ROUND_WORDS[check.round].toLowerCase()}`}
         says={
           check.sent_at
-            ? `Answered by the client themself, sent on ${longDate(check.sent_at)}. ${check.open} questions left open.`
-            : "Not sent yet: what is there so far."
+            ? `Completed by the client on ${longDate(check.sent_at)}. ${check.open} questions unanswered.`
+            : "Not sent yet. Answers so far:"
         }
       />
       <div className="grid gap-x-12 gap-y-8 desk:grid-cols-[minmax(0,5fr)_minmax(0,4fr)]">
         <div>
-          <section aria-label="Sorted as" className="mb-6">
+          <section aria-label="Triage" className="mb-6">
             <h2 className="border-b border-ink pb-1 text-lg">
               Sorted as: <b>{check.level_says}</b>
             </h2>
-            {check.reasons.length === 0 && <p className="py-2">No rule asks for anything.</p>}
+            {check.reasons.length === 0 && (
+              <p className="py-2">No follow-up suggested by the rules.</p>
+            )}
             <ul>
               {check.reasons.map((reason) => (
                 <li key={reason.says} className="border-b border-hair py-2">
@@ -84,7 +86,7 @@ function Seen({ check, writes }: { check: Check; writes: boolean }) {
               ))}
             </ul>
             <p className="mt-2 text-sm text-soft">
-              Sorted by stated rules, from the client's own word. You decide.
+              Suggested by fixed rules from the client’s answers. The decision is yours.
             </p>
           </section>
           {writes && check.sent_at && <Decide key={check.decided_at ?? ""} check={check} />}
@@ -93,8 +95,8 @@ function Seen({ check, writes }: { check: Check; writes: boolean }) {
         <div>
           {check.doubts.length > 0 && (
             <Notice className="mb-4">
-              Measure again: {check.doubts.join(", ").toLowerCase()}. The client's readings do not
-              go together.
+              Measure again: {check.doubts.join(", ").toLowerCase()}. The client’s readings don’t
+              match.
             </Notice>
           )}
           {sections.map((section) => (
@@ -130,7 +132,7 @@ function Decide({ check }: { check: Check }) {
   const changed = level !== check.decided || note !== check.note;
   return (
     <section aria-label="Decision" className="mb-6">
-      <h2 className="border-b border-ink pb-1 text-lg">What you decide</h2>
+      <h2 className="border-b border-ink pb-1 text-lg">Your decision</h2>
       {check.decided && (
         <p className="pt-2">
           {LEVELS[check.decided]}, decided by {check.decided_by} on{" "}
@@ -139,7 +141,7 @@ function Decide({ check }: { check: Check }) {
       )}
       <div className="space-y-3 pt-3">
         <Segments
-          label="What you decide"
+          label="Your decision"
           value={level}
           onChange={(to) => setLevel(to as Level)}
           choices={Object.entries(LEVELS).map(([value, label]) => ({ value, label }))}
@@ -159,7 +161,7 @@ function Decide({ check }: { check: Check }) {
             decide.mutate({ params: { path: { check_id: check.id } }, body: { level, note } })
           }
         >
-          Decide: {LEVELS[level].toLowerCase()}
+          Record decision: {LEVELS[level].toLowerCase()}
         </Button>
       </div>
     </section>
@@ -177,23 +179,23 @@ function TakeOver({ check }: { check: Check }) {
   const target = open.find((line) => line.id === check.visit_id) ?? open[0];
   const done = takeOver.data;
   return (
-    <section aria-label="Into the visit">
-      <h2 className="border-b border-ink pb-1 text-lg">Into the visit</h2>
+    <section aria-label="Copy to the visit">
+      <h2 className="border-b border-ink pb-1 text-lg">Copy to the visit</h2>
       {!target ? (
         <p className="pt-2 text-soft">
-          There is no open visit. Start one on the client's page, then take the answers over.
+          There is no open visit. Start one on the client’s page, then copy the answers.
         </p>
       ) : (
         <div className="space-y-3 pt-2">
           <p>
-            Answers fill the empty fields of the visit of {longDate(target.started_on)}, marked as
-            the client's own. What stands there is never overwritten.
+            Answers fill the empty fields of the visit on {longDate(target.started_on)}, marked as
+            reported by the client. Existing entries are never overwritten.
           </p>
           {takeOver.error && <Notice role="alert">{takeOver.error.message}</Notice>}
           {done && (
             <Notice role="status">
-              {done.taken === 0 ? "Nothing new to take over." : `${done.taken} entries taken over.`}
-              {done.kept.length > 0 && ` Left as they stood: ${done.kept.join(", ")}.`}
+              {done.taken === 0 ? "Nothing new to copy." : `${done.taken} entries copied.`}
+              {done.kept.length > 0 && ` Already recorded, not changed: ${done.kept.join(", ")}.`}
             </Notice>
           )}
           <div className="flex flex-wrap gap-2">
@@ -206,7 +208,7 @@ function TakeOver({ check }: { check: Check }) {
                 })
               }
             >
-              Take over
+              Copy answers
             </Button>
             <Button
               look="quiet"

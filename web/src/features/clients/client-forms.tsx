@@ -28,7 +28,7 @@ function FactFields({ facts, onChange }: { facts: Facts; onChange: (facts: Facts
         label="Job and workplace"
         maxLength={200}
         dir="auto"
-        help="No health information: this is shown in lists and may go to the workplace."
+        help="Don’t include health information: this appears in lists and may go to the workplace."
         value={facts.work}
         onChange={(event) => onChange({ ...facts, work: event.target.value })}
       />
@@ -36,7 +36,7 @@ function FactFields({ facts, onChange }: { facts: Facts; onChange: (facts: Facts
         label="Email"
         type="email"
         maxLength={200}
-        help="Only for the link to the client's own page; what is sent holds no word about health."
+        help="Used only to send the client their private link. The email contains no health information."
         value={facts.email}
         onChange={(event) => onChange({ ...facts, email: event.target.value })}
       />
@@ -45,24 +45,24 @@ function FactFields({ facts, onChange }: { facts: Facts; onChange: (facts: Facts
         inputMode="numeric"
         pattern="(19|20)[0-9]{2}"
         maxLength={4}
-        help="For letters to a clinician. Four digits, such as 1984."
+        help="For letters to a clinician. Four digits, for example 1984."
         value={facts.born}
         onChange={(event) => onChange({ ...facts, born: event.target.value })}
       />
       <div>
-        <p className="mb-1 font-semibold">Estimates as</p>
+        <p className="mb-1 font-semibold">Reference group for estimates</p>
         <Segments
-          label="Estimates as"
+          label="Reference group for estimates"
           value={facts.sex}
           onChange={(sex) => onChange({ ...facts, sex })}
           choices={[
-            { value: "female", label: "Woman" },
-            { value: "male", label: "Man" },
-            { value: "mixed", label: "Mixed" },
+            { value: "female", label: "Women" },
+            { value: "male", label: "Men" },
+            { value: "mixed", label: "Combined" },
           ]}
         />
         <p className="mt-1 text-sm text-soft">
-          Used only to estimate dimensions you don't measure.
+          Used only to estimate dimensions you don’t measure.
         </p>
       </div>
     </>
@@ -107,13 +107,13 @@ export function NewClient({
       open
       onOpenChange={(open) => !open && onDone()}
       title="New client"
-      {...(begins ? { says: "Saving also opens a new visit." } : {})}
+      {...(begins ? { says: "Saving also starts a new visit." } : {})}
     >
       <form onSubmit={submit} className="space-y-4">
         <FactFields facts={facts} onChange={setFacts} />
         <Failure of={add} />
         <Button type="submit" look="next" disabled={add.isPending}>
-          {add.isPending ? "Saving …" : begins ? "Save and start visit" : "Save"}
+          {add.isPending ? "Saving…" : begins ? "Save and start visit" : "Save"}
         </Button>
       </form>
     </Modal>
@@ -147,7 +147,7 @@ export function EditClient({ client, onDone }: { client: Client; onDone: () => v
         }}
       >
         <FactFields facts={facts} onChange={setFacts} />
-        <p className="text-sm text-soft">Signed reports keep the name they were signed with.</p>
+        <p className="text-sm text-soft">Reports already signed keep the old name.</p>
         {change.error && <Notice role="alert">{change.error.message}</Notice>}
         <Button type="submit" look="next" disabled={change.isPending}>
           Save

@@ -53,7 +53,7 @@ const open = (answers: Answers = {}, me = {}) =>
     me,
   );
 
-test("a client's page asks only for that client, and offers what comes next", async () => {
+test("a client’s page asks only for that client, and offers what comes next", async () => {
   const { server } = await open({ "GET /api/visits": { body: [aLine({ state: "signed" })] } });
   expect(await screen.findByRole("heading", { level: 1, name: "Odile Marrick" })).toBeTruthy();
   const lists = server.calls.filter(({ key }) => /\/api\/(clients|visits)$/.test(key));
@@ -81,7 +81,7 @@ test("a visit in which nothing was set yet has nothing to follow up", async () =
 
 test("a client who is gone is said to be, and leads back", async () => {
   await openPage(PATH, { "GET /api/clients": { body: [] } });
-  expect(await screen.findByRole("heading", { name: "No such client" })).toBeTruthy();
+  expect(await screen.findByRole("heading", { name: "Client not found" })).toBeTruthy();
   expect(screen.getByRole("link", { name: "All clients" })).toBeTruthy();
 });
 
@@ -132,18 +132,20 @@ test("erasing asks for the name and a reason, and hands over the proof before an
     backups_until: "2026-12-15T00:00:00Z",
   };
   const { server, router } = await open({ "DELETE /api/clients/client-1": { body: erasure } });
-  await userEvent.click(await screen.findByRole("button", { name: "Delete …" }));
+  await userEvent.click(await screen.findByRole("button", { name: "Delete…" }));
   const dialog = within(screen.getByRole("dialog", { name: "Delete Odile Marrick?" }));
-  const button = dialog.getByRole("button", { name: "Delete everything" }) as HTMLButtonElement;
-  await userEvent.type(dialog.getByLabelText("Type the name to erase it"), "Odile Marric");
+  const button = dialog.getByRole("button", { name: "Delete client" }) as HTMLButtonElement;
+  await userEvent.type(dialog.getByLabelText("Type the client’s name to confirm"), "Odile Marric");
   expect(button.disabled).toBe(true);
-  await userEvent.type(dialog.getByLabelText("Type the name to erase it"), "k ");
-  await userEvent.click(dialog.getByRole("radio", { name: "A mistake" }));
+  await userEvent.type(dialog.getByLabelText("Type the client’s name to confirm"), "k ");
+  await userEvent.click(dialog.getByRole("radio", { name: "Created by mistake" }));
   await userEvent.click(button);
-  const proof = within(await screen.findByRole("dialog", { name: "Erased" }));
+  const proof = within(await screen.findByRole("dialog", { name: "Deleted" }));
   expect(proof.getByText("31 entries")).toBeTruthy();
   expect(
-    proof.getByText(/nothing of it is left\. Backups made before hold it until 15 December/),
+    proof.getByText(
+      /nothing is left in the database\. Earlier backups contain it until 15 December/,
+    ),
   ).toBeTruthy();
   const erased = server.calls.find(({ key }) => key.startsWith("DELETE"));
   expect(erased?.query).toEqual({ reason: "mistake" });
@@ -151,7 +153,7 @@ test("erasing asks for the name and a reason, and hands over the proof before an
   await expect.poll(() => router.state.location.pathname).toBe("/clients");
 });
 
-test("the proof's paper is asked for with the name, which is kept nowhere", async () => {
+test("the proof’s paper is asked for with the name, which is kept nowhere", async () => {
   URL.createObjectURL = vi.fn(() => "blob:proof");
   URL.revokeObjectURL = vi.fn();
   const saved = vi.spyOn(HTMLAnchorElement.prototype, "click").mockImplementation(() => undefined);
@@ -160,13 +162,13 @@ test("the proof's paper is asked for with the name, which is kept nowhere", asyn
     "DELETE /api/clients/client-1": { body: { ...erasure, left_over: 2, backups_until: null } },
     "POST /api/erasures/erasure-1/proof.pdf": new Response("%PDF"),
   });
-  await userEvent.click(await screen.findByRole("button", { name: "Delete …" }));
-  await userEvent.type(screen.getByLabelText("Type the name to erase it"), "Odile Marrick");
-  await userEvent.click(screen.getByRole("button", { name: "Delete everything" }));
+  await userEvent.click(await screen.findByRole("button", { name: "Delete…" }));
+  await userEvent.type(screen.getByLabelText("Type the client’s name to confirm"), "Odile Marrick");
+  await userEvent.click(screen.getByRole("button", { name: "Delete client" }));
   expect(
-    await screen.findByText(/^2 rows still name it.*No backups are made here\.$/),
+    await screen.findByText(/^2 rows still contain it.*No backups are made by this program\.$/),
   ).toBeTruthy();
-  await userEvent.click(screen.getByRole("button", { name: "Proof for the client" }));
+  await userEvent.click(screen.getByRole("button", { name: "Certificate for the client" }));
   await expect.poll(() => saved.mock.calls.length).toBe(1);
   expect(server.sent("POST /api/erasures/erasure-1/proof.pdf")).toEqual({
     client: "Odile Marrick",
@@ -193,9 +195,9 @@ test("who sees a client: nobody loses an open visit unknowingly", async () => {
     },
     "PUT /api/restricted/client-1": { body: {} },
   });
-  await userEvent.click(await screen.findByRole("button", { name: "Who sees them" }));
-  const dialog = within(await screen.findByRole("dialog", { name: "Who sees Odile Marrick?" }));
-  await userEvent.click(await dialog.findByRole("radio", { name: "Only those named" }));
+  await userEvent.click(await screen.findByRole("button", { name: "Access" }));
+  const dialog = within(await screen.findByRole("dialog", { name: "Who can see Odile Marrick?" }));
+  await userEvent.click(await dialog.findByRole("radio", { name: "Selected members only" }));
   const named = () =>
     dialog.getAllByRole("checkbox").map((box) => box.getAttribute("aria-checked"));
   expect(named()).toEqual(["true", "true", "false"]); // oneself, and who is in the middle of a visit
@@ -227,23 +229,23 @@ test("a link is made for the visit it is about, and its code is shown once", asy
     },
     "POST /api/links/link-1/mail": { status: 202, body: {} },
   });
-  await userEvent.click(await screen.findByRole("button", { name: "New link …" }));
+  await userEvent.click(await screen.findByRole("button", { name: "New link…" }));
   const form = within(screen.getByRole("dialog", { name: "New link" }));
   const workplace = form.getByRole("radio", { name: /^For the workplace/ }) as HTMLButtonElement;
   expect(workplace.disabled).toBe(true); // no paper was shared with it
   await userEvent.click(await form.findByRole("radio", { name: "العربية" }));
-  await userEvent.type(form.getByLabelText("Open for, days"), "2x1");
-  await userEvent.click(form.getByRole("button", { name: "Make the link" }));
+  await userEvent.type(form.getByLabelText("Open for (days)"), "2x1");
+  await userEvent.click(form.getByRole("button", { name: "Create link" }));
   expect(server.sent("POST /api/links")).toEqual({
     visit_id: "visit-1",
     kind: "before",
     language: "ar",
     days: 21,
   });
-  const told = within(await screen.findByRole("dialog", { name: "The link and its code" }));
+  const told = within(await screen.findByRole("dialog", { name: "Link and code" }));
   expect(told.getByTestId("own-code").textContent).toBe("482913");
   await userEvent.click(told.getByRole("button", { name: "Send the link to odile@example.org" }));
-  expect((await told.findByRole("status")).textContent).toBe("On its way to odile@example.org.");
+  expect((await told.findByRole("status")).textContent).toBe("Sending to odile@example.org.");
 });
 
 test("a link tells how it stands, what came back and what became of its mail", async () => {
@@ -281,20 +283,20 @@ test("a link tells how it stands, what came back and what became of its mail", a
       ],
     },
   });
-  const section = within(await screen.findByRole("region", { name: "Own page" }));
+  const section = within(await screen.findByRole("region", { name: "Client’s page" }));
   expect(await section.findByText(/opened 22 Nov.*open until 20 Dec.*in ar/)).toBeTruthy();
   expect(section.getByText(/closed on 23 Nov/)).toBeTruthy();
   expect(section.getByText(/ended on 24 Nov/)).toBeTruthy();
   expect(section.getByRole("link", { name: /After 1 week: answers of 28 Nov/ })).toBeTruthy();
-  expect(section.getByText("to decide")).toBeTruthy();
+  expect(section.getByText("to review")).toBeTruthy();
   expect(section.getByText(/due 11 Dec/)).toBeTruthy();
   expect(section.getByText("Call")).toBeTruthy();
   for (const words of [
-    /^Link mailed to odile@example.org on 21 Nov/,
+    /^Link emailed to odile@example.org on 21 Nov/,
     "Questions to odile@example.org: not sent. The address does not exist.",
-    "Link to odile@example.org: tried 2 times, tried again. The mailbox is full.",
-    "Link to odile@example.org: not sent, since no longer wanted.",
-    /being handed over/,
+    "Link to odile@example.org: tried 2 times; will try again. The mailbox is full.",
+    "Link to odile@example.org: cancelled before it was sent.",
+    /sending/,
   ])
     expect(section.getByText(words)).toBeTruthy();
 });
@@ -307,7 +309,7 @@ test("closing a link is asked once more", async () => {
   });
   await userEvent.click(await screen.findByRole("button", { name: "Close link" }));
   const ask = within(await screen.findByRole("alertdialog", { name: "Close this link?" }));
-  await userEvent.click(ask.getByRole("button", { name: "Keep it open" }));
+  await userEvent.click(ask.getByRole("button", { name: "Cancel" }));
   expect(server.asked).not.toContain("DELETE /api/links/link-1");
   await userEvent.click(screen.getByRole("button", { name: "Close link" }));
   await userEvent.click(
@@ -335,7 +337,7 @@ test("what happened is one line of time, the body a table over the visits", asyn
             says: "Answers after 1 week",
             check_id: "r1",
           },
-          { at: "2026-11-29T11:00:00Z", kind: "note", says: "Photographs erased" },
+          { at: "2026-11-29T11:00:00Z", kind: "note", says: "Photos erased" },
         ],
         visits: ["25 Nov"],
         body: [
@@ -349,7 +351,7 @@ test("what happened is one line of time, the body a table over the visits", asyn
   expect(time.getByRole("link", { name: "Visit begun" }).getAttribute("href")).toBe(
     "/visits/visit-1/ask",
   );
-  expect(time.getByRole("link", { name: "Client's paper" }).getAttribute("href")).toBe(
+  expect(time.getByRole("link", { name: "Client’s report" }).getAttribute("href")).toBe(
     "/api/reports/report-1.pdf?copy=client",
   );
   expect(time.getByRole("link", { name: "Answers after 1 week" })).toBeTruthy();
@@ -364,6 +366,6 @@ test("who sees no health data sees neither answers nor measurements", async () =
     { role: "reader", writes: false, office: false, sees_health: false },
   );
   await screen.findByRole("heading", { level: 1 });
-  expect(screen.queryByRole("region", { name: "Own page" })).toBeNull();
+  expect(screen.queryByRole("region", { name: "Client’s page" })).toBeNull();
   expect(server.asked.some((key) => key.endsWith("/history"))).toBe(false);
 });

@@ -33,12 +33,11 @@ export function ClientPage() {
   const sees = writes || me?.sees_health;
   const [doing, setDoing] = useState<"edit" | "erase" | "access" | null>(null);
   const client = clients.data?.find((one) => one.id === clientId);
-  if (clients.isPending || visits.isPending)
-    return <Skeleton page lines={8} label="Opening the client" />;
+  if (clients.isPending || visits.isPending) return <Skeleton page lines={8} label="Loading" />;
   if (!client)
     return (
       <>
-        <PageHead title="No such client" says="They may have been deleted." />
+        <PageHead title="Client not found" says="They may have been deleted." />
         <Link to="/clients" className="underline">
           All clients
         </Link>
@@ -66,13 +65,13 @@ export function ClientPage() {
         {writes && (
           <>
             <Button look="quiet" onClick={() => setDoing("access")}>
-              Who sees them
+              Access
             </Button>
             <Download href={`/api/clients/${client.id}/archive.zip`} file={`${client.name}.zip`}>
               Export
             </Download>
             <Button look="quiet" onClick={() => setDoing("erase")}>
-              Delete …
+              Delete…
             </Button>
             <Button
               look={open || last ? "plain" : "next"}
@@ -85,7 +84,7 @@ export function ClientPage() {
               <Button
                 look={open ? "plain" : "next"}
                 disabled={busy}
-                title="With pieces, hours, choices and the body taken over"
+                title="Starts from the last visit: equipment, hours, options and measurements"
                 onClick={() => void begin(client.id, last.id).catch(() => undefined)}
               >
                 Follow-up
@@ -100,9 +99,7 @@ export function ClientPage() {
         </Notice>
       )}
       {client.restricted && (
-        <Notice className="mb-4">
-          Seen by some of the practice only; nobody else finds this client.
-        </Notice>
+        <Notice className="mb-4">Only selected members can see this client.</Notice>
       )}
       <dl className="mb-6 flex flex-wrap gap-x-10 gap-y-2">
         <Fact name="Visits">{`${mine.length}`}</Fact>
@@ -121,7 +118,7 @@ export function ClientPage() {
         <h2 className="mb-1 text-lg">Visits</h2>
         {mine.length === 0 && (
           <p className="text-soft">
-            No visit yet. A new one begins with what is known; nothing has to be filled in first.
+            No visits yet. You can start one straight away; nothing has to be filled in first.
           </p>
         )}
         <ul className="border-b border-hair">
@@ -140,7 +137,7 @@ export function ClientPage() {
               search={{ client: clientId }}
               className="inline-flex min-h-11 items-center underline"
             >
-              Who saw and did what with this client
+              Activity log for this client
             </Link>
           )}
         </div>

@@ -15,7 +15,7 @@ test("a client is one line: who, when seen last, when due, and one press from a 
   const [first, second] = await screen.findAllByRole("listitem");
   expect(first?.textContent).toContain("Last visit 20 Nov");
   expect(first?.textContent).toContain("Follow-up 18 Dec");
-  expect(second?.textContent).toContain("No visit yet");
+  expect(second?.textContent).toContain("No visits yet");
   await userEvent.click(screen.getByRole("button", { name: "New visit for Odile Marrick" }));
   expect(server.sent("POST /api/visits")).toMatchObject({
     client_id: "client-1",
@@ -24,7 +24,7 @@ test("a client is one line: who, when seen last, when due, and one press from a 
   await expect.poll(() => router.state.location.pathname).toBe("/visits/visit-9/ask");
 });
 
-test("a visit begun on this device counts before the server's list knows it", async () => {
+test("a visit begun on this device counts before the server’s list knows it", async () => {
   await openPage("/clients", {
     "GET /api/clients": { body: [aClient({ last_visit: "2026-11-01", follow_up: "2026-12-01" })] },
     "GET /api/visits": { body: [aLine({ started_on: "2026-11-30", follow_up: null })] },
@@ -57,7 +57,7 @@ test("a name that nobody has is offered as a new client, with what was typed", a
   const form = within(await screen.findByRole("dialog", { name: "New client" }));
   expect((form.getByLabelText("Name") as HTMLInputElement).value).toBe("Pia");
   await userEvent.type(form.getByLabelText("Year of birth"), "1990");
-  await userEvent.click(form.getByRole("radio", { name: "Mixed" }));
+  await userEvent.click(form.getByRole("radio", { name: "Combined" }));
   await userEvent.click(form.getByRole("button", { name: "Save and start visit" }));
   expect(server.sent("POST /api/clients")).toMatchObject({
     name: "Pia",
@@ -91,7 +91,7 @@ test("who may not write sees the list, and nothing that changes it", async () =>
     { role: "reader", writes: false, office: false },
   );
   await screen.findByText("Odile Marrick");
-  for (const name of [/New visit/, "New client", "Import …", "Papers …"])
+  for (const name of [/New visit/, "New client", "Import…", "Reports…"])
     expect(screen.queryByRole("button", { name })).toBeNull();
 });
 
@@ -109,7 +109,7 @@ test("an assistant adds a client without beginning a visit", async () => {
   expect(server.asked).not.toContain("POST /api/visits");
 });
 
-test("a list that can't be fetched says why instead of looking empty", async () => {
+test("a list that can’t be fetched says why instead of looking empty", async () => {
   await openPage("/clients", {
     "GET /api/clients": refused(503, "The database is not responding."),
   });
@@ -136,28 +136,28 @@ test("papers of a period are asked for, watched while they are made, and let go"
     "POST /api/bulk/papers": { status: 202, body: waits },
     "DELETE /api/bulk/job-1": { status: 204 },
   });
-  await userEvent.click(await screen.findByRole("button", { name: "Papers …" }));
+  await userEvent.click(await screen.findByRole("button", { name: "Reports…" }));
   const dialog = within(screen.getByRole("dialog"));
-  await userEvent.click(dialog.getByRole("radio", { name: "Workplace's" }));
+  await userEvent.click(dialog.getByRole("radio", { name: "Workplace’s" }));
   server.answers["GET /api/bulk"] = { body: [waits] };
-  await userEvent.click(dialog.getByRole("button", { name: "Make the file" }));
+  await userEvent.click(dialog.getByRole("button", { name: "Create ZIP" }));
   expect(server.sent("POST /api/bulk/papers")).toMatchObject({ which: "workplace" });
   expect((await dialog.findByRole("status")).textContent).toBe("waits");
   server.answers["GET /api/bulk"] = { body: [{ ...waits, state: "done", says: "12 papers" }] };
   await dialog.findByText("12 papers", {}, { timeout: 5000 });
   expect(dialog.getByRole("button", { name: "Download" })).toBeTruthy();
   server.answers["GET /api/bulk"] = { body: [] };
-  await userEvent.click(dialog.getByRole("button", { name: /^Forget:/ }));
+  await userEvent.click(dialog.getByRole("button", { name: /^Remove:/ }));
   await expect.poll(() => dialog.queryByRole("listitem")).toBeNull();
 });
 
-test("an archive is imported only with the client's word, and leads to the client", async () => {
+test("an archive is imported only with the client’s word, and leads to the client", async () => {
   const { server, router } = await openPage("/clients", {
     "POST /api/clients/archive": { status: 201, body: aClient({ id: "client-7" }) },
     "GET /api/clients/client-7/history": { body: { events: [], visits: [], body: [] } },
     "GET /api/clients/client-7/links": { body: [] },
   });
-  await userEvent.click(await screen.findByRole("button", { name: "Import …" }));
+  await userEvent.click(await screen.findByRole("button", { name: "Import…" }));
   const dialog = within(screen.getByRole("dialog", { name: "Import a client" }));
   const button = () => dialog.getByRole("button", { name: "Import" }) as HTMLButtonElement;
   expect(button().disabled).toBe(true);
@@ -177,7 +177,7 @@ test("a large archive is left to a worker, and what becomes of it is told", asyn
   const { server } = await openPage("/clients", {
     "POST /api/bulk/import": { status: 202, body: made },
   });
-  await userEvent.click(await screen.findByRole("button", { name: "Import …" }));
+  await userEvent.click(await screen.findByRole("button", { name: "Import…" }));
   const dialog = within(screen.getByRole("dialog"));
   const large = new File([new Uint8Array(5_000_001)], "large.zip");
   await userEvent.upload(dialog.getByLabelText("Archive (ZIP)"), large);

@@ -46,10 +46,10 @@ export function ClientsPage() {
         {writes && (
           <>
             <Button look="quiet" onClick={() => setPrinting(true)}>
-              Papers …
+              Reports…
             </Button>
             <Button look="quiet" onClick={() => setImporting(true)}>
-              Import …
+              Import…
             </Button>
           </>
         )}
@@ -76,7 +76,7 @@ export function ClientsPage() {
           ))}
         </ul>
       ) : (
-        !troubled && <Skeleton lines={8} label="Fetching clients" />
+        !troubled && <Skeleton lines={8} label="Loading" />
       )}
       {clients.data && <Pages offset={offset} rows={clients.data.length} onGo={setOffset} />}
       {clients.data && !clients.isPlaceholderData && shown.length === 0 && (
@@ -134,7 +134,7 @@ function Row({
           {client.work}
         </p>
       </div>
-      <p className="figures text-sm">{last ? `Last visit ${shortDate(last)}` : "No visit yet"}</p>
+      <p className="figures text-sm">{last ? `Last visit ${shortDate(last)}` : "No visits yet"}</p>
       <p className="figures text-sm text-soft">{due && `Follow-up ${shortDate(due)}`}</p>
       <span className="desk:text-right">
         {begin && (

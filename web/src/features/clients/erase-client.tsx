@@ -33,7 +33,7 @@ export function Erase({
 }: {
   what: keyof typeof PATHS;
   client: Who;
-  /** Its time is over. */
+  /** Its retention period has ended. */
   due?: boolean;
   onDone: () => void;
   onErased: () => void;
@@ -67,15 +67,13 @@ function Asked({
   const erase = server.useMutation("delete", PATHS[what], { onSuccess: onErased });
   const says =
     what === "client"
-      ? `Everything kept about ${client.name} is erased for good: visits, measurements, photographs and signed reports. Local rules may ask you to keep records; nobody can bring this back.`
-      : `All photographs of ${client.name} are erased for good, with what was placed on them; signed papers stay, without them. Nobody can bring this back.`;
+      ? `${client.name} will be permanently deleted, with all visits, measurements, photos and signed reports. You may be legally required to keep records. This can’t be undone.`
+      : `All photos of ${client.name} will be permanently deleted, with the points marked on them. Signed reports are kept without photos. This can’t be undone.`;
   return (
     <Modal
       open
       onOpenChange={(open) => !open && onDone()}
-      title={
-        what === "client" ? `Delete ${client.name}?` : `Delete the photographs of ${client.name}?`
-      }
+      title={what === "client" ? `Delete ${client.name}?` : `Delete the photos of ${client.name}?`}
       says={says}
     >
       <form
@@ -86,17 +84,17 @@ function Asked({
         }}
       >
         <Segments
-          label="Why"
+          label="Reason"
           value={reason}
           onChange={(value) => setReason(value as Reason)}
           choices={[
-            { value: "asked", label: "The client asked" },
-            { value: "due", label: "Its time is over" },
-            { value: "mistake", label: "A mistake" },
+            { value: "asked", label: "Requested by the client" },
+            { value: "due", label: "Retention period has ended" },
+            { value: "mistake", label: "Created by mistake" },
           ]}
         />
         <LabelledInput
-          label="Type the name to erase it"
+          label="Type the client’s name to confirm"
           value={typed}
           autoComplete="off"
           dir="auto"
@@ -105,10 +103,10 @@ function Asked({
         {erase.error && <Notice role="alert">{erase.error.message}</Notice>}
         <div className="flex flex-wrap gap-2">
           <Button look="next" onClick={onDone}>
-            {what === "client" ? "Keep the client" : "Keep them"}
+            Cancel
           </Button>
           <Button type="submit" disabled={typed.trim() !== client.name.trim() || erase.isPending}>
-            {what === "client" ? "Delete everything" : "Delete the photographs"}
+            {what === "client" ? "Delete client" : "Delete photos"}
           </Button>
         </div>
       </form>
@@ -119,12 +117,11 @@ function Asked({
 /** What was erased, once it is: the name stands here and on the paper, and nowhere else any more. */
 function Proof({ erasure, name, onDone }: { erasure: Erasure; name: string; onDone: () => void }) {
   return (
-    <Modal open onOpenChange={(open) => !open && onDone()} title="Erased">
+    <Modal open onOpenChange={(open) => !open && onDone()} title="Deleted">
       <div className="space-y-4">
         <div role="status">
           <p>
-            {erasure.what === "client" ? name : `The photographs of ${name}`}, on{" "}
-            {onDay(erasure.at)}:
+            {erasure.what === "client" ? name : `The photos of ${name}`}, on {onDay(erasure.at)}:
           </p>
           <ul className="figures mt-1 list-disc pl-5">
             {erasure.counts.map((line) => (
@@ -147,11 +144,11 @@ function Proof({ erasure, name, onDone }: { erasure: Erasure; name: string; onDo
 /** What was searched after an erasure, and until when backups hold what is gone. */
 export function afterwards({ left_over, backups_until }: Erasure): string {
   const searched = left_over
-    ? `${left_over} rows still name it: tell your administrator.`
-    : "All tables were searched afterwards: nothing of it is left.";
+    ? `${left_over} rows still contain it. Contact your administrator.`
+    : "Checked afterwards: nothing is left in the database.";
   const backups = backups_until
-    ? `Backups made before hold it until ${onDay(backups_until)}.`
-    : "No backups are made here.";
+    ? `Earlier backups contain it until ${onDay(backups_until)}.`
+    : "No backups are made by this program.";
   return `${searched} ${backups}`;
 }
 
@@ -165,7 +162,7 @@ export function ProofPaper({ erasure, name }: { erasure: Erasure; name: string }
   };
   return (
     <Download ask={ask} file="proof-of-erasure.pdf">
-      Proof for the client
+      Certificate for the client
     </Download>
   );
 }

@@ -10,8 +10,8 @@ import { Picture } from "@/shared/ui/picture";
 type Event = Schemas["HistoryEvent"];
 
 const COPY_WORDS: Record<string, string> = {
-  client: "Client's paper",
-  workplace: "Workplace's paper",
+  client: "Client’s report",
+  workplace: "Workplace copy",
   record: "Record",
 };
 
@@ -50,7 +50,7 @@ export function History({ clientId }: { clientId: string }) {
                         <Picture
                           key={id}
                           id={id}
-                          alt="A photograph of this visit"
+                          alt="A photo from this visit"
                           loading="lazy"
                           className="h-24 border border-hair"
                         />

@@ -52,7 +52,7 @@ export function ImportClient({ onDone }: { onDone: () => void }) {
       open
       onOpenChange={(open) => !open && onDone()}
       title="Import a client"
-      says="An archive as Export makes it: visits, measurements and photographs come in as a new client. Papers signed elsewhere stay in the archive."
+      says="An archive created with Export. Visits, measurements and photos are imported as a new client; reports signed elsewhere stay in the archive."
     >
       <label htmlFor={id} className="block font-semibold">
         Archive (ZIP)
@@ -66,7 +66,7 @@ export function ImportClient({ onDone }: { onDone: () => void }) {
       />
       <div className="mt-3">
         <CheckBox checked={agreed} onChange={setAgreed}>
-          The client agrees to these records being kept here
+          The client agrees to these records being stored here
         </CheckBox>
       </div>
       {(take.error ?? later.error) && (
@@ -77,7 +77,7 @@ export function ImportClient({ onDone }: { onDone: () => void }) {
       {later.data && (
         <Notice role={mine?.state === "failed" ? "alert" : "status"} className="mt-3">
           {mine?.says ||
-            "It is large, and imported in the background; you can close this. The client is in the list when it is done."}
+            "This file is large and is being imported in the background. You can close this window; the client appears in the list when it has finished."}
         </Notice>
       )}
       <div className="mt-4 flex gap-2">
@@ -86,7 +86,7 @@ export function ImportClient({ onDone }: { onDone: () => void }) {
           disabled={!file || !agreed || take.isPending || later.isPending || later.isSuccess}
           onClick={submit}
         >
-          {take.isPending || later.isPending ? "Importing …" : "Import"}
+          {take.isPending || later.isPending ? "Importing…" : "Import"}
         </Button>
         <Button look="quiet" onClick={onDone}>
           {later.isSuccess ? "Close" : "Cancel"}

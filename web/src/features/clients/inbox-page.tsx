@@ -8,10 +8,10 @@ export function InboxPage() {
     <>
       <PageHead
         title="Simulated inbox"
-        says="The demo's own mail server keeps what is sent to clients here, and sends nothing on."
+        says="The demo keeps all email here; nothing is sent out."
       />
       {error && <p role="alert">{error.message}</p>}
-      {data?.length === 0 && <p className="text-soft">Nothing has arrived yet.</p>}
+      {data?.length === 0 && <p className="text-soft">No messages yet.</p>}
       <ul className="max-w-prose">
         {data?.map((letter) => (
           <li key={`${letter.to} ${letter.text}`} className="border-t border-hair py-3">

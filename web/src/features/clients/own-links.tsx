@@ -21,8 +21,8 @@ import type { Line } from "../today/visits";
 
 const KINDS: Record<Link["kind"], string> = {
   before: "Before a visit: self-check",
-  after: "After a visit: numbers and checks",
-  workplace: "For the workplace: what is asked of it",
+  after: "After a visit: settings and check-ins",
+  workplace: "For the workplace: requested changes",
 };
 
 /** The client's own page: its links, what came back, and mail about it. */
@@ -43,9 +43,9 @@ export function OwnLinks({
   const [told, setTold] = useState<Schemas["MadeLink"] | null>(null);
   if (links.isError) return null; // who sees no health data has no part in it
   return (
-    <section aria-label="Own page" className="mb-8">
+    <section aria-label="Client’s page" className="mb-8">
       <div className="flex flex-wrap items-center justify-between gap-2">
-        <h2 className="text-lg">Own page</h2>
+        <h2 className="text-lg">Client’s page</h2>
         <span className="flex items-center gap-2">
           {demo && (
             <To to="/inbox" className="inline-flex min-h-11 items-center px-2 underline">
@@ -54,7 +54,7 @@ export function OwnLinks({
           )}
           {writes && visits.length > 0 && (
             <Button look="quiet" onClick={() => setMaking(true)}>
-              New link …
+              New link…
             </Button>
           )}
         </span>
@@ -62,8 +62,8 @@ export function OwnLinks({
       {links.data?.length === 0 && (
         <p className="text-soft">
           {visits.length === 0
-            ? "A link is made for a visit: start one first."
-            : "No link yet. With one the client answers and measures at home before a visit, or looks up their numbers after it."}
+            ? "Start a visit first; each link belongs to a visit."
+            : "No link yet. With a link, the client can answer questions and measure at home before a visit, or look up their settings afterwards."}
         </p>
       )}
       <ul className="border-b border-hair">
@@ -124,10 +124,10 @@ function One({
               <Button
                 look="quiet"
                 disabled={mail.isPending || !email}
-                title={email ? `To ${email}` : "Their email address is not recorded: Edit"}
+                title={email ? `To ${email}` : "No email recorded: Edit"}
                 onClick={() => mail.mutate(path)}
               >
-                Send by mail
+                Send by email
               </Button>
             )}
             <Button
@@ -166,7 +166,7 @@ function One({
             {round.decided ? (
               <span>{LEVELS[round.decided]}</span>
             ) : (
-              round.sent_at && <b className="border border-ink px-1.5">to decide</b>
+              round.sent_at && <b className="border border-ink px-1.5">to review</b>
             )}
           </li>
         ))}
@@ -182,8 +182,8 @@ function One({
         open={closing}
         onOpenChange={setClosing}
         title="Close this link?"
-        says="The client's page shuts at once and for good. What they sent stays."
-        keep="Keep it open"
+        says="The client’s page closes immediately and permanently. Their answers are kept."
+        keep="Cancel"
         act="Close link"
         onAct={() => revoke.mutate(path)}
       />
@@ -195,16 +195,16 @@ function mailSays(mail: Schemas["MailView"]): string {
   const what = mail.kind === "check" ? "Questions" : "Link";
   switch (mail.state) {
     case "sent":
-      return `${what} mailed to ${mail.recipient} on ${shortDate(mail.sent_at ?? mail.due_at)}.`;
+      return `${what} emailed to ${mail.recipient} on ${shortDate(mail.sent_at ?? mail.due_at)}.`;
     case "failed":
       return `${what} to ${mail.recipient}: not sent. ${mail.trouble}`;
     case "dropped":
-      return `${what} to ${mail.recipient}: not sent, since no longer wanted.`;
+      return `${what} to ${mail.recipient}: cancelled before it was sent.`;
     case "sending":
-      return `${what} to ${mail.recipient}: being handed over. If this stays, it is not known whether it went.`;
+      return `${what} to ${mail.recipient}: sending. If this doesn’t change, it may not have been sent.`;
     default:
       return mail.trouble
-        ? `${what} to ${mail.recipient}: tried ${mail.tries === 1 ? "once" : `${mail.tries} times`}, tried again. ${mail.trouble}`
+        ? `${what} to ${mail.recipient}: tried ${mail.tries === 1 ? "once" : `${mail.tries} times`}; will try again. ${mail.trouble}`
         : `${what} to ${mail.recipient} on ${shortDate(mail.due_at)}.`;
   }
 }
@@ -245,11 +245,11 @@ function NewLink({
       open
       onOpenChange={(to) => !to && onDone()}
       title="New link"
-      says="A private page for the client's phone: no account, opened by the link and a code."
+      says="A private page for the client’s phone. It opens with the link and a code; no account needed."
     >
       <form className="space-y-4" onSubmit={submit}>
         <Segments
-          label="What for"
+          label="Purpose"
           value={kind}
           onChange={(to) => setKind(to as Link["kind"])}
           choices={[
@@ -260,10 +260,10 @@ function NewLink({
         />
         {visit && (
           <p className="text-sm text-soft">
-            For the visit of {longDate(visit.started_on)}
-            {!signed && kind === "before" && ". The other kinds need a signed report."}
+            For the visit on {longDate(visit.started_on)}
+            {!signed && kind === "before" && ". The other types need a signed report."}
             {kind === "workplace" &&
-              ". It shows what the signed paper asks of the workplace, and nothing about health."}
+              ". It shows the changes requested in the signed report, and nothing about health."}
           </p>
         )}
         {languages.length > 1 && (
@@ -281,16 +281,16 @@ function NewLink({
           </div>
         )}
         <LabelledInput
-          label="Open for, days"
+          label="Open for (days)"
           inputMode="numeric"
           value={days}
           placeholder={kind === "before" ? "30" : "63"}
-          help="1 to 120 days; can be closed at any time."
+          help="1 to 120 days. You can close it at any time."
           onChange={(event) => setDays(event.target.value.replace(/\D/g, ""))}
         />
         {make.error && <Notice role="alert">{make.error.message}</Notice>}
         <Button type="submit" look="next" disabled={make.isPending || !visit}>
-          Make the link
+          Create link
         </Button>
       </form>
     </Modal>
@@ -313,8 +313,8 @@ function Told({
     <Modal
       open
       onOpenChange={(to) => !to && onDone()}
-      title="The link and its code"
-      says="Give the code apart from the link: by telephone or on paper. It is shown this once."
+      title="Link and code"
+      says="Give the code separately, by phone or on paper. It is shown only once."
     >
       <div className="space-y-4">
         <p className="figures text-center text-4xl tracking-[0.25em]" data-testid="own-code">
@@ -323,7 +323,7 @@ function Told({
         <p className="border border-hair p-2 text-sm break-all" data-testid="own-url">
           {madeLink.url}
         </p>
-        {mail.isSuccess && <Notice role="status">On its way to {email}.</Notice>}
+        {mail.isSuccess && <Notice role="status">Sending to {email}.</Notice>}
         {mail.error && <Notice role="alert">{mail.error.message}</Notice>}
         <div className="flex flex-wrap gap-2">
           {!mail.isSuccess && madeLink.link.kind !== "workplace" && (
@@ -332,7 +332,7 @@ function Told({
               disabled={!email || mail.isPending}
               onClick={() => mail.mutate({ params: { path: { link_id: madeLink.link.id } } })}
             >
-              {email ? `Send the link to ${email}` : "No email address recorded"}
+              {email ? `Send the link to ${email}` : "No email recorded"}
             </Button>
           )}
           <Button
@@ -340,7 +340,7 @@ function Told({
               void navigator.clipboard.writeText(madeLink.url).then(() => setCopied(true))
             }
           >
-            {copied ? "Copied" : "Copy the link"}
+            {copied ? "Copied" : "Copy link"}
           </Button>
         </div>
       </div>

@@ -19,19 +19,19 @@ export function WhoSees({ clientId, onDone }: { clientId: string; onDone: () => 
   const access = server.useQuery("get", ONE, params);
   const members = useMembers();
   const says =
-    "For a colleague, a neighbour, or whoever asks for it. Members who are not named do not find the client, their visits, photographs or papers, and what they took along on a device goes from it.";
+    "For example for a colleague or neighbour. Other members can’t find this client or their visits, photos or reports; copies on their devices are removed.";
   return (
     <Modal
       open
       onOpenChange={(open) => !open && onDone()}
-      title={`Who sees ${access.data?.client ?? "this client"}?`}
+      title={`Who can see ${access.data?.client ?? "this client"}?`}
       says={says}
     >
       <Failure of={access} />
       {access.data && members.data ? (
         <Choose access={access.data} members={members.data} onDone={onDone} />
       ) : (
-        !access.isError && <Skeleton lines={4} label="Asking who sees them" />
+        !access.isError && <Skeleton lines={4} label="Loading" />
       )}
     </Modal>
   );
@@ -75,17 +75,17 @@ function Choose({
       }}
     >
       <Segments
-        label="Who sees them"
+        label="Access"
         value={restricted ? "some" : "all"}
         onChange={(value) => setRestricted(value === "some")}
         choices={[
-          { value: "all", label: "Everybody in the practice" },
-          { value: "some", label: "Only those named" },
+          { value: "all", label: "Everyone in the practice" },
+          { value: "some", label: "Selected members only" },
         ]}
       />
       {restricted && (
         <fieldset>
-          <legend className="font-semibold">Named</legend>
+          <legend className="font-semibold">Selected members</legend>
           {members.map((member) => (
             <CheckBox
               key={member.id}
@@ -101,8 +101,7 @@ function Choose({
             </CheckBox>
           ))}
           <p className="text-sm text-soft">
-            Owners who are not named keep this list, see that there is such a client, and nothing
-            else of them.
+            Other owners can edit this list and see that the client exists, but nothing else.
           </p>
         </fieldset>
       )}

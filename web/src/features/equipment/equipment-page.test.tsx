@@ -117,7 +117,7 @@ test("what is usual is copied, and kept under an id of its own however often it 
     "POST /api/shelf": refused(503, "The database is not responding."),
   });
   await userEvent.click(await screen.findByRole("button", { name: "Copy Usual task chair" }));
-  const form = within(screen.getByRole("dialog", { name: "New piece" }));
+  const form = within(screen.getByRole("dialog", { name: "New item" }));
   await userEvent.click(form.getByRole("button", { name: "Save" }));
   await form.findByRole("alert");
   await userEvent.click(form.getByRole("button", { name: "Save" }));
@@ -161,5 +161,5 @@ test("shared workstations have a part of their own, described piece by piece", a
 test("who only reads changes nothing on the shelf", async () => {
   await open({}, { office: false, writes: false, role: "reader" });
   await screen.findByRole("region", { name: "Chair" });
-  expect(screen.queryByRole("button", { name: /Change|Copy|New piece/ })).toBeNull();
+  expect(screen.queryByRole("button", { name: /Change|Copy|New item/ })).toBeNull();
 });

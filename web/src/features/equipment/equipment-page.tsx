@@ -22,7 +22,7 @@ type Catalogue = Schemas["Fields"];
 type Editing = { item: Item | null; piece: string; begin: Draft };
 
 const WORKSTATION = "workstation";
-const PARTS = { pieces: "Shelf", workstations: "Shared workstations" } as const;
+const PARTS = { pieces: "Items", workstations: "Shared workstations" } as const;
 const EMPTY: Draft = { name: "", place: "", values: {} };
 
 /** The practice's equipment: pieces to start from in Look, and workstations that several people share. */
@@ -38,10 +38,7 @@ export function EquipmentPage() {
   const kept = shelf.data?.filter((item) => matches(words, item.name, item.place));
   return (
     <>
-      <PageHead
-        title="Equipment"
-        says="What visits here can start from. A tape on the piece itself has the last word."
-      >
+      <PageHead title="Equipment" says="Templates for visits. Always check with a tape measure.">
         <SearchField label="Find equipment" value={words} onChange={setWords} />
         {writes && (
           <Button
@@ -54,7 +51,7 @@ export function EquipmentPage() {
               })
             }
           >
-            {present === "pieces" ? "New piece" : "New workstation"}
+            {present === "pieces" ? "New item" : "New workstation"}
           </Button>
         )}
       </PageHead>
@@ -64,13 +61,13 @@ export function EquipmentPage() {
         </Notice>
       )}
       <PartTabs
-        label="Parts of Equipment"
+        label="Equipment sections"
         parts={Object.entries(PARTS).map(([id, name]) => ({ id, name }))}
         present={present}
         onChoose={(part) => void navigate({ to: "/equipment", search: { part } })}
       >
         {!catalogue || !kept ? (
-          <Skeleton lines={8} label="Fetching equipment" />
+          <Skeleton lines={8} label="Loading" />
         ) : present === "pieces" ? (
           <Shelf
             kept={kept}
@@ -127,7 +124,7 @@ function Shelf({
           <ItemCard
             key={item.id}
             name={item.name}
-            place={item.place || "Ours"}
+            place={item.place || "Your practice’s"}
             figures={figuresOf(item.values, catalogue.fields)}
             users={item.users}
             act={
@@ -188,8 +185,8 @@ function Workstations({
   if (mine.length === 0)
     return (
       <p className="max-w-prose text-soft">
-        No shared workstation here. Describe one, or save it from a visit (Look, Pieces), and every
-        visit at that desk starts with it.
+        No shared workstations yet. Describe one, or save one from a visit (Look, Equipment); every
+        visit at that desk can start from it.
       </p>
     );
   return (
@@ -252,21 +249,21 @@ function Edit({
       {
         onSuccess: () => {
           const { id, piece, name, place, values } = gone;
-          saidWithUndo(`“${name}” is deleted.`, () =>
+          saidWithUndo(`“${name}” was deleted.`, () =>
             add.mutateAsync({ body: { id, piece, name, place, values, unit: "cm" } }),
           );
           onDone();
         },
       },
     );
-  const what = piece === WORKSTATION ? "workstation" : "piece";
+  const what = piece === WORKSTATION ? "workstation" : "item";
   return (
     <ItemDialog
       title={item ? `Change ${item.name}` : `New ${what}`}
       says={
         item
-          ? "Visits that started from it keep what they have."
-          : `Visits can start from it; what is left blank is asked there.`
+          ? "Existing visits are not changed."
+          : `Visits can start from it. Anything left blank is asked there.`
       }
       begin={begin}
       pieces={shown}

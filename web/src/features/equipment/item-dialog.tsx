@@ -79,8 +79,8 @@ export function ItemDialog({
       <form onSubmit={submit} className="space-y-4">
         {kind && (
           <div>
-            <p className="mb-1 font-semibold">Kind of piece</p>
-            <Select label="Kind of piece" className="w-full" {...kind} />
+            <p className="mb-1 font-semibold">Type</p>
+            <Select label="Type" className="w-full" {...kind} />
           </div>
         )}
         <NameAndPlace name={name} place={place} onName={setName} onPlace={setPlace} />
@@ -132,7 +132,7 @@ export function ItemDialog({
         {error && <Notice role="alert">{error.message}</Notice>}
         <div className="flex flex-wrap gap-2">
           <Button type="submit" look="next" disabled={busy}>
-            {busy ? "Saving …" : "Save"}
+            {busy ? "Saving…" : "Save"}
           </Button>
           {children}
         </div>

@@ -10,31 +10,31 @@ const KEYS: [string, string][] = [
   ["t", "Today"],
   ["c", "Clients"],
   ["e", "Equipment"],
-  ["r", "Measuring: lists, repeatability, reference data, import and export, practice"],
-  ["h", "House rules"],
+  ["r", "Measuring: lists, repeatability, reference data, import and export, training"],
+  ["h", "Practice defaults"],
   ["p", "Practice: team and settings"],
   ["1 … 7", "In a visit: go to step 1 to 7"],
-  ["n", "In a visit: the next thing"],
+  ["n", "In a visit: press Next"],
   ["m", "In a visit: add a note or photo from any step"],
   [
     "Enter, arrows",
-    "In a field of Measure: the next reading, then the next dimension; up and down between them",
+    "In Measure: next reading, then next dimension; up and down to move between them",
   ],
   [
     "r, o, k, x, b",
-    "In Measure: r take reading, o accept the correction, k keep the value, x leave out, b carry over",
+    "In Measure: r take reading, o accept correction, k keep value, x leave out, b carry over",
   ],
   [
     "drag, ↑ ↓",
-    "In Work out: a flag or piece of the drawing to try another height; arrows by 5 mm, with Shift by 1",
+    "In Work out: move a flag or item in the drawing to try another height; arrow keys by 5 mm, with Shift by 1 mm",
   ],
   ["u", "Switch units: cm, mm, in"],
-  ["o", "Overlay seated and standing, on or off"],
-  ["f", "Show as found, target or as set"],
-  ["e, w", "In a visit: put the drawing away or call it back; the drawing alone"],
-  ["arrows", "On the body: the next region; on a photograph: the point, by one px (Shift: ten)"],
-  ["0 … 9, +", "Body map: intensity of discomfort"],
-  ["z", "Take the last change back"],
+  ["o", "Overlay seated and standing on or off"],
+  ["f", "Show as found, target or as left"],
+  ["e, w", "In a visit: hide or show the drawing; drawing only"],
+  ["arrows", "Body map: next region. Photo: move the point by 1 px (Shift: 10 px)"],
+  ["0 … 9, +", "Body map: discomfort intensity"],
+  ["z", "Undo the last change"],
   ["?", "Show this help"],
 ];
 
@@ -51,12 +51,12 @@ export function Keys({
 }) {
   const { singleKeys } = useSettings();
   return (
-    <Modal open={open} onOpenChange={onOpenChange} title="Keys and marks">
+    <Modal open={open} onOpenChange={onOpenChange} title="Shortcuts and symbols">
       <Tabs.Root defaultValue={inVisit ? "marks" : "keys"}>
         <Tabs.List aria-label="Help" className="mb-3 flex gap-5 border-b border-hair">
           {[
-            ["marks", "Marks in the drawing"],
-            ["keys", "Keys"],
+            ["marks", "Symbols in the drawing"],
+            ["keys", "Shortcuts"],
           ].map(([id, words]) => (
             <Tabs.Trigger
               key={id}
@@ -73,7 +73,7 @@ export function Keys({
             checked={singleKeys}
             onChange={(singleKeys) => changeSettings({ singleKeys })}
           >
-            Single keys work where no field has the focus
+            Single-key shortcuts work when no field is active
           </CheckBox>
           <Table rows={KEYS} />
         </Tabs.Content>

@@ -20,7 +20,7 @@ type Given = (typeof WAYS)[number]["given"];
 
 const KINDS = [
   { value: "readings", label: "Readings" },
-  { value: "set_up", label: "Setting up and red flags" },
+  { value: "set_up", label: "Set-up and red flags" },
 ];
 
 /** The drill, of readings or of setting up. Only the score is kept, in this tab. */
@@ -29,7 +29,7 @@ export function Drill({ unit }: { unit: Unit }) {
   return (
     <>
       <div className="mb-4">
-        <Segments label="What to practise" value={kind} choices={KINDS} onChange={setKind} />
+        <Segments label="Topic" value={kind} choices={KINDS} onChange={setKind} />
       </div>
       {kind === "set_up" ? <SetUpDrill unit={unit} /> : <ReadingDrill unit={unit} />}
     </>
@@ -54,13 +54,13 @@ function ReadingDrill({ unit }: { unit: Unit }) {
       [give, next, said],
     ),
   );
-  if (!posed || !inks) return <Skeleton lines={5} label="Fetching an example" />;
+  if (!posed || !inks) return <Skeleton lines={5} label="Loading" />;
   return (
-    <section aria-label="Drill" className="grid gap-8 desk:grid-cols-[360px_minmax(0,1fr)]">
+    <section aria-label="Training" className="grid gap-8 desk:grid-cols-[360px_minmax(0,1fr)]">
       <div>
         <div className="text-sm text-soft">
           <Score points={points} onStartAgain={startAgain} />
-          <p className="mt-1">A made-up {posed.sex === "female" ? "woman" : "man"}.</p>
+          <p className="mt-1">A fictional {posed.sex === "female" ? "woman" : "man"}.</p>
         </div>
         <h2 className="mt-2 text-2xl">{posed.label}</h2>
         <p>{posed.how}</p>
@@ -71,7 +71,7 @@ function ReadingDrill({ unit }: { unit: Unit }) {
           ))}
         </p>
         <p className="text-sm text-soft">
-          {posed.readings.length === 1 ? "One reading so far." : "Two readings."} What do you do?
+          {posed.readings.length === 1 ? "One reading so far." : "Two readings."} What would you do?
         </p>
         <div className="mt-3 flex flex-col gap-2">
           {WAYS.map((way) => (
@@ -90,7 +90,7 @@ function ReadingDrill({ unit }: { unit: Unit }) {
           {said && (
             <Notice>
               <p className="font-semibold">
-                {said.points === 1 ? "Right." : said.points ? "Half right." : "Not quite."}
+                {said.points === 1 ? "Right." : said.points ? "Partly right." : "Not quite."}
                 {said.points < 1 &&
                   ` Here you would ${WAYS.find((way) => way.given === said.answer)?.label.toLowerCase()}.`}
               </p>
@@ -119,7 +119,7 @@ function ReadingDrill({ unit }: { unit: Unit }) {
         active={null}
         onPick={nothing}
         hand={null}
-        label="The made-up client in the pose of the dimension"
+        label="Fictional client in the position for this dimension"
       />
     </section>
   );

@@ -19,11 +19,11 @@ const FORMATS = [
 export function InAndOut({ mayWrite }: { mayWrite: boolean }) {
   return (
     <div className="grid gap-10 desk:grid-cols-[280px_minmax(0,1fr)]">
-      <section aria-label="Out">
-        <h2 className="mb-2 text-lg">Out</h2>
+      <section aria-label="Export">
+        <h2 className="mb-2 text-lg">Export</h2>
         <p className="mb-3 text-sm text-soft">
-          Every measurement of the practice, with who took it and when. Names go with it: treat the
-          file as you would the record.
+          Every measurement in the practice, with who took it and when. The file contains names:
+          handle it like the record itself.
         </p>
         <ul className="space-y-2">
           {FORMATS.map((format) => (
@@ -61,18 +61,18 @@ function In() {
   const fresh = found?.understood.reduce((sum, one) => sum + one.new, 0) ?? 0;
   const refused = put.error instanceof Refused ? (put.error.problem.lines ?? []) : [];
   return (
-    <section aria-label="In">
-      <h2 className="mb-2 text-lg">In</h2>
+    <section aria-label="Import">
+      <h2 className="mb-2 text-lg">Import</h2>
       <p className="mb-3 text-sm text-soft">
-        A file in one of the four formats. It is read and shown first; nothing is written until you
-        say so, and nothing at all if a line of it is wrong.
+        A file in one of the four formats. You see a preview first. Nothing is imported until you
+        confirm, or if any line is wrong.
       </p>
       <div className="mb-3 flex flex-wrap gap-2">
         <Download href="/api/exchange/template.csv" file="template.csv">
           CSV template
         </Download>
         <Button aria-expanded={explained} onClick={() => setExplained(!explained)}>
-          What the columns hold
+          Column guide
         </Button>
       </div>
       {explained && <Columns />}
@@ -87,18 +87,19 @@ function In() {
         onChange={(event) => choose(event.target.files?.[0] ?? null)}
       />
       <div aria-live="polite" className="mt-4 space-y-4">
-        {look.isPending && <Waiting>Reading the file …</Waiting>}
+        {look.isPending && <Waiting>Reading the file…</Waiting>}
         <Failure of={look} />
         {found && found.troubles.length > 0 && (
           <Notice role="alert">
             <p className="font-semibold">
               {found.format}: {found.troubles.length}{" "}
-              {found.troubles.length === 1 ? "thing is" : "things are"} wrong. Nothing is taken in.
+              {found.troubles.length === 1 ? "thing is" : "things are"} wrong. Nothing has been
+              imported.
             </p>
             <Troubles lines={found.troubles} />
             {!explained && (
               <Button className="mt-2" onClick={() => setExplained(true)}>
-                What the columns hold
+                Column guide
               </Button>
             )}
           </Notice>
@@ -116,17 +117,17 @@ function In() {
             disabled={put.isPending}
             onClick={() => file && put.mutate(fileBody(file, BYTES))}
           >
-            {fresh ? `Take in ${readings(fresh)}` : "Nothing new: take in what is said beside them"}
+            {fresh ? `Import ${readings(fresh)}` : "No new readings: import the notes only"}
           </Button>
         )}
-        {put.isPending && <Waiting>Taking in …</Waiting>}
+        {put.isPending && <Waiting>Importing…</Waiting>}
         {put.isError && (
           <Notice role="alert">
             {put.error.message}
             <Troubles lines={refused} />
           </Notice>
         )}
-        {put.isSuccess && <Notice>Taken in: {readings(fresh)}, in the visits from now on.</Notice>}
+        {put.isSuccess && <Notice>Imported: {readings(fresh)}, in the visits from now on.</Notice>}
       </div>
     </section>
   );
@@ -137,12 +138,12 @@ function Columns() {
   const columns = server.useQuery("get", "/api/exchange/columns", undefined, {
     staleTime: Number.POSITIVE_INFINITY,
   }).data;
-  if (!columns) return <Waiting>Fetching the columns …</Waiting>;
+  if (!columns) return <Waiting>Loading…</Waiting>;
   return (
-    <section aria-label="What the columns hold" className="mb-4 border border-hair p-3 text-sm">
+    <section aria-label="Column guide" className="mb-4 border border-hair p-3 text-sm">
       <p className="mb-2">
-        CSV in UTF-8 with a row per reading, separated by commas or semicolons. The first row names
-        the columns; their order does not matter, and any that are not needed can be left out.
+        CSV in UTF-8, one row per reading, separated by commas or semicolons. The first row names
+        the columns. Columns can be in any order, and those you don’t need can be left out.
       </p>
       <dl className="grid grid-cols-[11rem_minmax(0,1fr)] gap-x-3">
         {Object.entries(columns).map(([name, holds]) => (

@@ -22,7 +22,7 @@ export function Lists({ mayWrite }: { mayWrite: boolean }) {
       { params: { path: { list_id: id } } },
       {
         onSuccess: () =>
-          saidWithUndo(`The list “${name}” is deleted.`, () =>
+          saidWithUndo(`The list “${name}” was deleted.`, () =>
             add.mutateAsync({ body: { id, name, dimensions } }),
           ),
       },
@@ -32,9 +32,8 @@ export function Lists({ mayWrite }: { mayWrite: boolean }) {
   return (
     <section aria-label="Lists">
       <p className="mb-4 max-w-[640px]">
-        Every visit starts with the short list: what its own targets need. Lists of your own are
-        chosen in the Measure step. Whatever is on them, one measures everything seated first, then
-        everything standing.
+        Every visit starts with the short list: the dimensions its targets need. You can choose your
+        own lists in Measure. Seated dimensions always come first, then standing ones.
       </p>
       <ul>
         {lists.data?.map((kept) => (
@@ -57,7 +56,7 @@ export function Lists({ mayWrite }: { mayWrite: boolean }) {
       {lists.data?.length === 0 && <p className="border-t border-hair py-3 text-soft">None yet.</p>}
       {mayWrite && (
         <Button look="next" className="mt-3" onClick={() => setEditing("new")}>
-          A new list
+          New list
         </Button>
       )}
       {editing && <Edit kept={editing} onDone={() => setEditing(null)} />}
@@ -91,11 +90,7 @@ function Edit({ kept, onDone }: { kept: Kept | "new"; onDone: () => void }) {
       return next;
     });
   return (
-    <Modal
-      open
-      onOpenChange={(open) => !open && onDone()}
-      title={old ? "Change the list" : "A new list"}
-    >
+    <Modal open onOpenChange={(open) => !open && onDone()} title={old ? "Edit list" : "New list"}>
       <form onSubmit={save} className="space-y-3">
         <LabelledInput label="Name" name="name" required maxLength={200} defaultValue={old?.name} />
         {(["seated", "standing"] as const).map((posture) => (
@@ -120,7 +115,7 @@ function Edit({ kept, onDone }: { kept: Kept | "new"; onDone: () => void }) {
         ))}
         <Failure of={put} />
         <Button look="next" type="submit" disabled={!chosen.size || put.isPending}>
-          Keep it: {chosen.size} dimensions
+          Save: {chosen.size} dimensions
         </Button>
       </form>
     </Modal>

@@ -23,20 +23,20 @@ const open = (part: string, answers: Answers = {}, me = {}) =>
     me,
   );
 
-test("a list of one's own is made of dimensions, seated and standing", async () => {
+test("a list of one’s own is made of dimensions, seated and standing", async () => {
   const { server } = await open("lists", {
     "POST /api/measuring/lists": { status: 201, body: list },
   });
   expect(await screen.findByText("Popliteal height")).toBeTruthy();
-  await userEvent.click(screen.getByRole("button", { name: "A new list" }));
-  const form = within(screen.getByRole("dialog", { name: "A new list" }));
-  const keep = () => form.getByRole("button", { name: /^Keep it/ }) as HTMLButtonElement;
+  await userEvent.click(screen.getByRole("button", { name: "New list" }));
+  const form = within(screen.getByRole("dialog", { name: "New list" }));
+  const keep = () => form.getByRole("button", { name: /^Save/ }) as HTMLButtonElement;
   expect(keep().disabled).toBe(true);
   await userEvent.type(form.getByLabelText("Name"), "Standing desk");
   await userEvent.click(form.getByRole("checkbox", { name: "Stature" }));
   await userEvent.click(form.getByRole("checkbox", { name: "Popliteal height" }));
   await userEvent.click(form.getByRole("checkbox", { name: "Popliteal height" }));
-  expect(keep().textContent).toBe("Keep it: 1 dimensions");
+  expect(keep().textContent).toBe("Save: 1 dimensions");
   await userEvent.click(keep());
   expect(server.sent("POST /api/measuring/lists")).toMatchObject({
     name: "Standing desk",
@@ -51,9 +51,9 @@ test("a list is changed upon its version, and a deleted one comes back by Undo",
     "POST /api/measuring/lists": { status: 201, body: list },
   });
   await userEvent.click(await screen.findByRole("button", { name: "Change" }));
-  const form = within(screen.getByRole("dialog", { name: "Change the list" }));
+  const form = within(screen.getByRole("dialog", { name: "Edit list" }));
   await userEvent.click(form.getByRole("checkbox", { name: "Stature" }));
-  await userEvent.click(form.getByRole("button", { name: /^Keep it/ }));
+  await userEvent.click(form.getByRole("button", { name: /^Save/ }));
   expect((await form.findByRole("alert")).textContent).toContain("Tom Averly");
   expect(server.sent("PUT /api/measuring/lists/list-1")).toMatchObject({ version: 2 });
   await userEvent.keyboard("{Escape}");
@@ -101,8 +101,8 @@ test("a file is looked at first, and written only when that is said", async () =
   expect(row.textContent).toMatch(/25 new365|2026-11-25 new365/);
   expect(screen.getByText("Not recognised, skipped")).toBeTruthy();
   expect(server.asked).not.toContain("POST /api/exchange");
-  await userEvent.click(screen.getByRole("button", { name: "Take in 5 readings" }));
-  expect(await screen.findByText(/^Taken in: 5 readings/)).toBeTruthy();
+  await userEvent.click(screen.getByRole("button", { name: "Import 5 readings" }));
+  expect(await screen.findByText(/^Imported: 5 readings/)).toBeTruthy();
 });
 
 test("a file with anything wrong in it is not taken in, and every line says why", async () => {
@@ -116,21 +116,21 @@ test("a file with anything wrong in it is not taken in, and every line says why"
   });
   await choose();
   const alert = within(await screen.findByRole("alert"));
-  expect(alert.getByText(/14 things are wrong\. Nothing is taken in\./)).toBeTruthy();
+  expect(alert.getByText(/14 things are wrong\. Nothing has been imported\./)).toBeTruthy();
   expect(alert.getByText("and 2 more")).toBeTruthy();
   expect(screen.queryByRole("button", { name: /^Take in/ })).toBeNull();
 });
 
 test("what the columns hold is told where it is asked for", async () => {
   await open("exchange", { "GET /api/exchange/columns": { body: { stature: "mm, cm or in" } } });
-  await userEvent.click(await screen.findByRole("button", { name: "What the columns hold" }));
-  const columns = within(await screen.findByRole("region", { name: "What the columns hold" }));
+  await userEvent.click(await screen.findByRole("button", { name: "Column guide" }));
+  const columns = within(await screen.findByRole("region", { name: "Column guide" }));
   expect(columns.getByText("mm, cm or in")).toBeTruthy();
 });
 
 test("a table of a population is checked when it is added, line by line", async () => {
   const { server } = await open("tables", {
-    "POST /api/measuring/tables": refused(422, "The table can't be used.", {
+    "POST /api/measuring/tables": refused(422, "The table can’t be used.", {
       lines: [{ line: "3", field: "sd_mm", reason: "An SD is over 0." }],
     }),
   });

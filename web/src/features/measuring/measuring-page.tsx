@@ -12,9 +12,9 @@ import { Tables } from "./tables";
 const PARTS = {
   lists: "Lists",
   repeats: "Repeatability",
-  tables: "Tables",
+  tables: "Reference data",
   exchange: "Import and export",
-  drill: "Drill",
+  drill: "Training",
 } as const;
 
 /** What the practice keeps about measuring, measurements in and out, and the drill. */
@@ -29,7 +29,7 @@ export function MeasuringPage() {
     <div className="max-w-[1000px]">
       <PageHead title="Measuring" />
       <PartTabs
-        label="Parts of Measuring"
+        label="Measuring sections"
         parts={Object.entries(PARTS).map(([id, name]) => ({ id, name }))}
         present={present}
         onChoose={(part) => void navigate({ to: "/measuring", search: { part } })}

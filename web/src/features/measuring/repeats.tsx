@@ -6,11 +6,11 @@ export function Repeats({ unit }: { unit: Unit }) {
   const query = usePrecision(unit);
   const names = [...new Set(query.data?.map((one) => one.member))];
   return (
-    <section aria-label="Repeats">
+    <section aria-label="Repeatability">
       <p className="mb-4 max-w-[680px]">
-        The error of one reading, from every pair somebody took of the same client: the technical
-        error of measurement, with its 90 % interval. Each new visit reckons with the practitioner's
-        own error; while there are few pairs, mostly with the house's.
+        Measurement error of a single reading, from repeat pairs on the same client: the technical
+        error of measurement with its 90% interval. New visits use the practitioner’s own error;
+        with few pairs, mostly the default.
       </p>
       {names.map((name) => (
         <section key={name} className="mb-6" aria-label={name}>
@@ -22,8 +22,8 @@ export function Repeats({ unit }: { unit: Unit }) {
                 <th className="text-right font-normal">Pairs</th>
                 <th className="text-right font-normal">Over the limit</th>
                 <th className="text-right font-normal">Error, {unit}</th>
-                <th className="text-right font-normal">90 % interval, {unit}</th>
-                <th className="text-right font-normal">Reckoned with, {unit}</th>
+                <th className="text-right font-normal">90% interval, {unit}</th>
+                <th className="text-right font-normal">Used, {unit}</th>
               </tr>
             </thead>
             <tbody>

@@ -31,16 +31,16 @@ export function SetUpDrill({ unit }: { unit: Unit }) {
       [give, many, next, said],
     ),
   );
-  if (!posed || !inks) return <Skeleton lines={5} label="Fetching an example" />;
+  if (!posed || !inks) return <Skeleton lines={5} label="Loading" />;
   return (
     <section
-      aria-label="Drill of setting up"
+      aria-label="Set-up training"
       className="grid gap-8 desk:grid-cols-[360px_minmax(0,1fr)]"
     >
       <div>
         <div className="text-sm text-soft">
           <Score points={points} onStartAgain={startAgain} />
-          <p className="mt-1">A made-up client.</p>
+          <p className="mt-1">A fictional client.</p>
         </div>
         <h2 className="mt-2 text-2xl">{posed.question}</h2>
         <div className="mt-4 flex flex-col gap-2">
@@ -85,7 +85,7 @@ export function SetUpDrill({ unit }: { unit: Unit }) {
           active={null}
           onPick={nothing}
           hand={null}
-          label="The made-up client at the workstation as it was found"
+          label="Fictional client at the workstation as found"
         />
       )}
     </section>

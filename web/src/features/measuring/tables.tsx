@@ -20,7 +20,7 @@ export function Tables({ mayWrite }: { mayWrite: boolean }) {
     const back = () => setGoing((last) => last.filter((other) => other !== one));
     setGoing((last) => [...last, one]);
     doneLater(
-      `The table “${name}” goes.`,
+      `The table “${name}” was deleted.`,
       () => drop.mutate({ params: { path: { table_id: one } } }, { onError: back }),
       back,
     );
@@ -49,18 +49,18 @@ export function Tables({ mayWrite }: { mayWrite: boolean }) {
   };
   const lines = add.error instanceof Refused ? (add.error.problem.lines ?? []) : [];
   return (
-    <section aria-label="Tables">
+    <section aria-label="Reference data">
       <p className="mb-4 max-w-[680px]">
-        Percentiles, estimates and doubts rest on a table of a population. The Measure step says
-        which, and lets one choose another for a visit. What a table does not hold is taken from the
-        program's own.
+        Percentiles, estimates and queries use reference data for a population. Measure shows which,
+        and you can choose another for each visit. Missing dimensions are taken from the built-in
+        data.
       </p>
       <ul>
         <li className="border-t border-hair py-3">
           <h2 className="text-lg">British adults aged 19 to 65</h2>
           <p className="text-soft">
-            The program's own. Estimates published by Pheasant and Haslegrave, Bodyspace;
-            correlations with stature are house values.
+            Built in. Estimates published by Pheasant and Haslegrave, Bodyspace; correlations with
+            stature are default values.
           </p>
         </li>
         {shown.map((table) => (
@@ -93,7 +93,7 @@ export function Tables({ mayWrite }: { mayWrite: boolean }) {
             name="origin"
             required
             maxLength={200}
-            help="Who was measured, when and by whom. Shown beside every percentile."
+            help="Who was measured, when and by whom. Shown next to every percentile."
           />
           <LabelledInput
             label="CSV file"
@@ -101,7 +101,7 @@ export function Tables({ mayWrite }: { mayWrite: boolean }) {
             type="file"
             accept=".csv,text/csv"
             required
-            help="Columns dimension, sex, mean_mm, sd_mm, and r_stature where known."
+            help="Columns: dimension, sex, mean_mm, sd_mm, and r_stature if known."
           />
           {add.isError && (
             <Notice role="alert">

@@ -13,7 +13,7 @@ export function Troubles({ lines }: { lines: readonly Line[] }) {
         <tr className="text-left text-soft">
           <th className="w-24 font-normal">Line</th>
           <th className="w-44 font-normal">Field</th>
-          <th className="font-normal">Why</th>
+          <th className="font-normal">Problem</th>
         </tr>
       </thead>
       <tbody>

@@ -36,27 +36,27 @@ function Registration({ me }: { me: Schemas["Me"] }) {
   const same = typed.trim() === me.registration && title.trim() === me.title;
   return (
     <form
-      aria-label="How you sign"
+      aria-label="Signature"
       className="space-y-4"
       onSubmit={(event) => {
         event.preventDefault();
         change.mutate({ body: { title: title.trim(), registration: typed.trim() } });
       }}
     >
-      <h2 className="border-b border-ink pb-1 text-lg">How you sign</h2>
+      <h2 className="border-b border-ink pb-1 text-lg">Signature</h2>
       <LabelledInput
         label="Profession"
         maxLength={200}
         value={title}
         onChange={(event) => setTitle(event.target.value)}
-        help="As it should stand under your name, for example Occupational therapist."
+        help="As it should appear under your name, for example “Occupational therapist”."
       />
       <LabelledInput
         label="Registration number"
         maxLength={60}
         value={typed}
         onChange={(event) => setTyped(event.target.value)}
-        help="As your register or licence gives it. Reports signed before keep theirs."
+        help="As on your register or licence. Signed reports are not changed."
       />
       <Failure of={change} />
       <Button type="submit" disabled={same || change.isPending}>
@@ -90,20 +90,20 @@ function Password() {
     />
   );
   return (
-    <form onSubmit={submit} className="space-y-4" aria-label="Change the password">
+    <form onSubmit={submit} className="space-y-4" aria-label="Change password">
       <h2 className="border-b border-ink pb-1 text-lg">Password</h2>
-      {line("current", "Present password", "current-password")}
+      {line("current", "Current password", "current-password")}
       {line(
         "password",
         "New password",
         "new-password",
-        "Twelve characters or more; four unrelated words are good.",
+        "At least 12 characters. Four unrelated words work well.",
       )}
-      {line("again", "New password again", "new-password")}
-      {differs && <Notice role="alert">The two new ones differ.</Notice>}
+      {line("again", "Repeat new password", "new-password")}
+      {differs && <Notice role="alert">The passwords don’t match.</Notice>}
       <Failure of={change} />
       {change.isSuccess && given === BLANK && (
-        <Notice role="status">Changed. Every other session has ended.</Notice>
+        <Notice role="status">Password changed. All other sessions have been signed out.</Notice>
       )}
       <Button type="submit" disabled={differs || !given.again || change.isPending}>
         Change password
@@ -114,9 +114,9 @@ function Password() {
 
 /** A browser and its system, from the words it introduces itself with. */
 function named(agent: string): string {
-  if (!agent) return "A browser that gave no name";
+  if (!agent) return "Unknown browser";
   const { browser, os } = Bowser.parse(agent);
-  return [browser.name ?? "A program", os.name && `on ${os.name}`].filter(Boolean).join(" ");
+  return [browser.name ?? "Unknown app", os.name && `on ${os.name}`].filter(Boolean).join(" ");
 }
 
 function Sessions() {
@@ -124,8 +124,8 @@ function Sessions() {
   const others = (list.data ?? []).filter((session) => !session.here);
   const at = (moment: string) => `${shortDate(moment)}, ${clockTime(new Date(moment))}`;
   return (
-    <section aria-label="Where you are signed in">
-      <h2 className="border-b border-ink pb-1 text-lg">Where you are signed in</h2>
+    <section aria-label="Active sessions">
+      <h2 className="border-b border-ink pb-1 text-lg">Active sessions</h2>
       <Failure of={end} />
       {others.length > 1 && (
         <Button
@@ -135,7 +135,7 @@ function Sessions() {
             for (const { id } of others) end.mutate({ params: { path: { session_id: id } } });
           }}
         >
-          Sign out everywhere else
+          Sign out all other sessions
         </Button>
       )}
       <ul>
@@ -151,14 +151,14 @@ function Sessions() {
               </span>
             </span>
             {session.here ? (
-              <span className="text-soft">here</span>
+              <span className="text-soft">this device</span>
             ) : (
               <Button
                 className="shrink-0"
                 disabled={end.isPending}
                 onClick={() => end.mutate({ params: { path: { session_id: session.id } } })}
               >
-                Sign out there
+                Sign out this session
               </Button>
             )}
           </li>

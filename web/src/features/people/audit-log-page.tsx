@@ -22,7 +22,7 @@ const ACTS: Record<Act, string> = {
   refused: "Refused",
   sign_out: "Signed out",
   read: "Read",
-  carry: "Copied to a device",
+  carry: "Saved to a device",
   change: "Changed",
   sign: "Signed a report",
   print: "Printed",
@@ -30,7 +30,7 @@ const ACTS: Record<Act, string> = {
   import: "Imported",
   share: "Shared with the client",
   answer: "Answered by the client",
-  erase: "Erased",
+  erase: "Deleted",
   manage: "Managed the practice",
 };
 const PAGE = 200;
@@ -96,8 +96,8 @@ export function AuditLogPage() {
     <>
       <PageHead
         back={{ to: "/people", children: "Practice" }}
-        title="Audit log"
-        says="Who saw and did what. Lines are only ever added; ./plumb verify checks that none has gone. Reads and changes of one visit within five minutes share a line."
+        title="Activity log"
+        says="Who viewed or changed what. Entries can’t be edited or deleted. Views and changes of one visit within five minutes share an entry."
       >
         <Download href={`/api/audit-log.csv?${csv}`} file="audit-log.csv">
           CSV
@@ -121,7 +121,7 @@ export function AuditLogPage() {
           value={asked.member}
           onChange={(member) => ask({ member })}
           options={[
-            { value: "", label: "Everybody" },
+            { value: "", label: "Everyone" },
             ...members.map((member) => ({ value: member.id, label: member.name })),
           ]}
         />
@@ -152,14 +152,12 @@ export function AuditLogPage() {
         checked={asked.carried}
         onChange={(carried) => ask({ carried })}
       >
-        Include copies that devices made for work without network; nobody may have opened them
+        Include copies saved for offline work, even if never opened
       </CheckBox>
       <Failure of={trail} />
-      {trail.isPending && <Skeleton lines={10} label="Fetching the audit log" />}
-      {trail.data && lines.length === 0 && (
-        <p className="text-soft">No line matches this choice.</p>
-      )}
-      <ol aria-label="Audit log" className="border-b border-hair">
+      {trail.isPending && <Skeleton lines={10} label="Loading" />}
+      {trail.data && lines.length === 0 && <p className="text-soft">No entries match.</p>}
+      <ol aria-label="Activity log" className="border-b border-hair">
         {lines.map((line) => (
           <li
             key={line.number}
@@ -179,12 +177,12 @@ export function AuditLogPage() {
       </ol>
       {lines.length === PAGE && (
         <Button className="mt-4" onClick={() => setBefore(lines.at(-1)?.number)}>
-          Earlier lines
+          Earlier entries
         </Button>
       )}
       {before !== undefined && (
         <Button look="quiet" className="mt-4 ml-2" onClick={() => setBefore(undefined)}>
-          Latest lines
+          Latest entries
         </Button>
       )}
     </>

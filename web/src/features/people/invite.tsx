@@ -16,19 +16,19 @@ const ROLES: readonly { value: Role; label: string; says: string }[] = [
   {
     value: "practitioner",
     label: "Practitioner",
-    says: "Works with clients: visits, photographs, reports, equipment.",
+    says: "Works with clients: visits, photos, reports and equipment.",
   },
   {
     value: "assistant",
     label: "Assistant",
-    says: "Keeps names, contact data and equipment. Opens no visit: no health data.",
+    says: "Manages names, contacts and equipment. No access to visits or health data.",
   },
   {
     value: "reader",
     label: "Reader",
-    says: "Sees who came when, and the workplace's copies; health data only where an owner grants it.",
+    says: "Sees visit dates and workplace copies. Health data only if an owner grants access.",
   },
-  { value: "owner", label: "Owner", says: "Everything, and who comes in." },
+  { value: "owner", label: "Owner", says: "Full access, including managing the team." },
 ];
 
 const onDay = (moment: string) => longDate(dayOf(new Date(moment)));
@@ -59,12 +59,12 @@ export function Invite({ onDone }: { onDone: () => void }) {
       open
       onOpenChange={(open) => !open && onDone()}
       title="Invite a member"
-      says="They choose their own password by a link that opens once, within 7 days."
+      says="They choose their own password with a single-use link, valid for 7 days."
     >
       <form onSubmit={submit} className="space-y-4">
         {line("name", "Name")}
         {line("title", "Profession or title")}
-        {line("email", "Address", "email")}
+        {line("email", "Email", "email")}
         <div>
           <Segments
             label="Role"
@@ -76,7 +76,7 @@ export function Invite({ onDone }: { onDone: () => void }) {
         </div>
         <Failure of={invite} />
         <Button type="submit" look="next" disabled={invite.isPending}>
-          Invite
+          Send invitation
         </Button>
       </form>
     </Modal>
@@ -92,13 +92,13 @@ export function ResetPassword({
   onDone: () => void;
 }) {
   const { reset } = useInvitations();
-  if (reset.data) return <Told madeDoor={reset.data} title="A link is made" onDone={onDone} />;
+  if (reset.data) return <Told madeDoor={reset.data} title="Link created" onDone={onDone} />;
   return (
     <Modal
       open
       onOpenChange={(open) => !open && onDone()}
       title={`Reset the password of ${member.name}?`}
-      says="They get a link that opens once, within an hour. Their present password works until they have chosen another one; a second factor stays."
+      says="Sends a single-use link, valid for one hour. Their current password works until they choose a new one; two-step sign-in stays on."
     >
       <Failure of={reset} />
       <div className="flex gap-2">
@@ -107,10 +107,10 @@ export function ResetPassword({
           disabled={reset.isPending}
           onClick={() => reset.mutate({ params: { path: { member_id: member.id } } })}
         >
-          Make the link
+          Create link
         </Button>
         <Button look="quiet" onClick={onDone}>
-          Leave it as it is
+          Cancel
         </Button>
       </div>
     </Modal>
@@ -129,12 +129,12 @@ function Told({ madeDoor, title, onDone }: { madeDoor: Made; title: string; onDo
     <Modal open onOpenChange={(open) => !open && onDone()} title={title}>
       <div className="space-y-4">
         {madeDoor.mailed ? (
-          <p role="status">A mail with the link is on its way to {madeDoor.link.email}.</p>
+          <p role="status">An email with the link is on its way to {madeDoor.link.email}.</p>
         ) : (
           <>
             <p role="status">
-              No mail server is set up here. Hand this link to {madeDoor.link.email} yourself; it is
-              shown this once, and opens once.
+              Email is not set up here. Give this link to {madeDoor.link.email} yourself. It is
+              shown once and works once.
             </p>
             <p className="figures bg-deep p-3 break-all select-all">{madeDoor.url}</p>
             <Button
@@ -145,7 +145,7 @@ function Told({ madeDoor, title, onDone }: { madeDoor: Made; title: string; onDo
                   .catch(() => undefined)
               }
             >
-              {copied ? "Copied" : "Copy the link"}
+              {copied ? "Copied" : "Copy link"}
             </Button>
           </>
         )}
@@ -173,8 +173,8 @@ export function Waiting() {
   const links = waiting.data ?? [];
   if (links.length === 0) return null;
   return (
-    <section aria-label="Waiting to come in" className="mt-8">
-      <h2 className="border-b border-ink pb-1 text-lg">Waiting to come in</h2>
+    <section aria-label="Pending invitations" className="mt-8">
+      <h2 className="border-b border-ink pb-1 text-lg">Pending invitations</h2>
       <ul className="border-b border-hair">
         {links.map((link) => (
           <li
@@ -199,7 +199,7 @@ export function Waiting() {
                   again.mutate({ params: { path: { door_id: link.id } } }, { onSuccess: setMade })
                 }
               >
-                Another link
+                New link
                 <Whose>{link.name}</Whose>
               </Button>
               <Button
@@ -214,7 +214,7 @@ export function Waiting() {
           </li>
         ))}
       </ul>
-      {made && <Told madeDoor={made} title="A link is made" onDone={() => setMade(null)} />}
+      {made && <Told madeDoor={made} title="Link created" onDone={() => setMade(null)} />}
     </section>
   );
 }

@@ -12,8 +12,8 @@ export function Languages() {
   const file = useRef<HTMLInputElement>(null);
   const lines = add.error instanceof Refused ? (add.error.problem.lines ?? []) : [];
   return (
-    <section aria-label="Languages of clients' pages" className="mt-10 max-w-[560px]">
-      <h2 className="border-b border-ink pb-1 text-lg">Languages of clients' pages</h2>
+    <section aria-label="Languages for clients’ pages" className="mt-10 max-w-[560px]">
+      <h2 className="border-b border-ink pb-1 text-lg">Languages for clients’ pages</h2>
       <ul>
         {languages.map((language) => (
           <li
@@ -23,7 +23,7 @@ export function Languages() {
             <span>
               <b lang={language.language}>{language.name}</b>{" "}
               <span className="text-soft">
-                {language.open ? `${language.open} messages are still English` : "complete"}
+                {language.open ? `${language.open} messages not translated` : "complete"}
                 {language.direction === "rtl" && ", right to left"}
               </span>
             </span>
@@ -53,10 +53,10 @@ export function Languages() {
       )}
       <div className="mt-3 flex flex-wrap gap-2">
         <Download href="/api/languages/en.json" file="own-page-en.json">
-          English, to translate
+          Download English for translation
         </Download>
         <Button disabled={add.isPending} onClick={() => file.current?.click()}>
-          Add a language …
+          Add a language…
         </Button>
         <input
           ref={file}
@@ -73,8 +73,8 @@ export function Languages() {
         />
       </div>
       <p className="mt-2 text-sm text-soft">
-        Translate the messages in the file, set language, name and direction, and add it here. What
-        is left out is shown in English.
+        Translate the messages in the file, set the language, name and direction, and add it here.
+        Anything left out is shown in English.
       </p>
     </section>
   );

@@ -40,9 +40,9 @@ test("periods are saved as whole numbers, an empty one as none", async () => {
     "GET /api/retention": { body: keeping },
     "PUT /api/retention": { body: {} },
   });
-  const form = within(await screen.findByRole("form", { name: "Periods" }));
+  const form = within(await screen.findByRole("form", { name: "Retention periods" }));
   await userEvent.clear(form.getByLabelText("With a signed report, years"));
-  await userEvent.type(form.getByLabelText("Photographs, months"), "10");
+  await userEvent.type(form.getByLabelText("Photos, months"), "10");
   await userEvent.click(form.getByRole("button", { name: "Save" }));
   expect(server.sent("PUT /api/retention")).toEqual({
     keep_signed_years: null,
@@ -58,35 +58,35 @@ test("what is due says what it holds, and is erased for that reason", async () =
       body: { ...keeping.erased[0], what: "photographs" },
     },
   });
-  const due = within(await screen.findByRole("region", { name: "Due to go" }));
+  const due = within(await screen.findByRole("region", { name: "Due for deletion" }));
   expect(due.getByText(/: 2 photographs/)).toBeTruthy();
   expect(due.getByText(/last 10 January.*due since 10 November/)).toBeTruthy();
-  await userEvent.click(due.getByRole("button", { name: "Erase …" }));
+  await userEvent.click(due.getByRole("button", { name: "Delete…" }));
   const dialog = within(
-    screen.getByRole("dialog", { name: "Delete the photographs of Odile Marrick?" }),
+    screen.getByRole("dialog", { name: "Delete the photos of Odile Marrick?" }),
   );
-  expect(dialog.getByRole("radio", { name: "Its time is over" }).getAttribute("aria-checked")).toBe(
-    "true",
-  );
-  await userEvent.type(dialog.getByLabelText("Type the name to erase it"), "Odile Marrick");
-  await userEvent.click(dialog.getByRole("button", { name: "Delete the photographs" }));
+  expect(
+    dialog.getByRole("radio", { name: "Retention period has ended" }).getAttribute("aria-checked"),
+  ).toBe("true");
+  await userEvent.type(dialog.getByLabelText("Type the client’s name to confirm"), "Odile Marrick");
+  await userEvent.click(dialog.getByRole("button", { name: "Delete photos" }));
   const erased = server.calls.find(({ key }) => key.startsWith("DELETE"));
   expect(erased?.query).toEqual({ reason: "due" });
 });
 
 test("what was erased is kept without a name; one typed for the paper is kept nowhere", async () => {
   await openPage("/retention", { "GET /api/retention": { body: { ...keeping, due: [] } } });
-  const erased = within(await screen.findByRole("region", { name: "Erased" }));
+  const erased = within(await screen.findByRole("region", { name: "Deleted" }));
   expect(erased.getByText(/its time was over\./)).toBeTruthy();
-  await userEvent.click(erased.getByRole("button", { name: "Proof …" }));
-  expect(erased.getByLabelText("Name on the paper")).toBeTruthy();
+  await userEvent.click(erased.getByRole("button", { name: "Certificate…" }));
+  expect(erased.getByLabelText("Name on the certificate")).toBeTruthy();
   expect(screen.getByText("Nothing is due.")).toBeTruthy();
 });
 
 test("without a period nothing is ever due, and the page says so", async () => {
   const none = { ...keeping, keep_signed_years: null, due: [], erased: [] };
   await openPage("/retention", { "GET /api/retention": { body: none } });
-  expect(await screen.findByText("No period is set: nothing is ever due.")).toBeTruthy();
+  expect(await screen.findByText("No period is set, so nothing is due.")).toBeTruthy();
 });
 
 const running: Schemas["Running"] = {
@@ -108,19 +108,19 @@ test("an owner sees the last backup, what waits and which version runs", async (
   const backups = await screen.findByRole("region", { name: "Backups" });
   expect(backups.textContent).toContain("12.3 MB, encrypted and read back.");
   expect(backups.textContent).toContain("kept for 14 days");
-  expect(screen.getByText(/2 to be done, 1 given up.*Gentle Plumb 0\.20\.0/)).toBeTruthy();
+  expect(screen.getByText(/2 waiting, 1 failed.*Gentle Plumb 0\.20\.0/)).toBeTruthy();
   expect(screen.queryByRole("alert")).toBeNull();
 });
 
 test.each([
-  [{ late: true, last_backup: null }, "No backup has been made yet."],
-  [{ late: true }, "That is too old; tell your administrator."],
+  [{ late: true, last_backup: null }, "No backup yet."],
+  [{ late: true }, "That is too old. Contact your administrator."],
   [
     { late: true, backup_trouble: { at: "2026-11-30T02:00:00Z", detail: "No room on the disk." } },
     "No room on the disk.",
   ],
-  [{ worker_lost: true }, "Nothing has been working on the queue since"],
-  [{ worker_lost: true, worker_heard: null }, "Nothing has ever worked on the queue."],
+  [{ worker_lost: true }, "Background tasks have not run since"],
+  [{ worker_lost: true, worker_heard: null }, "Background tasks have never run."],
 ])("trouble is said where it is: %o", async (over, words) => {
   await openPage("/status", { "GET /api/system-status": { body: { ...running, ...over } } });
   const alerts = await screen.findAllByRole("alert");
@@ -138,14 +138,14 @@ test("a mail that was given up leads to where it is sent again, or is let go", a
     "GET /api/system-status": { body: { ...running, failed } },
     "DELETE /api/system-status/failed/mail-2": { status: 204 },
   });
-  const section = within(await screen.findByRole("region", { name: "Mail that was given up" }));
+  const section = within(await screen.findByRole("region", { name: "Failed email" }));
   expect(section.getByRole("link", { name: /from the client/ }).getAttribute("href")).toBe(
     "/clients/client-1",
   );
   expect(section.getByRole("link", { name: /under Practice/ }).getAttribute("href")).toBe(
     "/people",
   );
-  await userEvent.click(section.getByRole("button", { name: /Let it go.*sam@example\.org/ }));
+  await userEvent.click(section.getByRole("button", { name: /Dismiss.*sam@example\.org/ }));
   expect(server.asked).toContain("DELETE /api/system-status/failed/mail-2");
 });
 
@@ -167,7 +167,7 @@ test("the audit log is asked by client, person, act and day, and handed over as 
     "GET /api/audit-log": { body: [lineOf(7)] },
     "GET /api/members": { body: [{ id: "member-2", name: "Tom Averly" }] },
   });
-  const list = within(await screen.findByRole("list", { name: "Audit log" }));
+  const list = within(await screen.findByRole("list", { name: "Activity log" }));
   expect(await list.findByText("Read a visit")).toBeTruthy();
   const asked = () => server.calls.filter(({ key }) => key === "GET /api/audit-log").at(-1)?.query;
   expect(asked()).toEqual({ client: "client-1", carried: "false" });
@@ -178,7 +178,7 @@ test("the audit log is asked by client, person, act and day, and handed over as 
   await expect.poll(asked).toEqual({ client: "client-1", carried: "true", act: "export" });
   server.answers["GET /api/audit-log"] = { body: [] };
   await userEvent.type(screen.getByLabelText("From"), "2026-11-01");
-  expect(await screen.findByText("No line matches this choice.")).toBeTruthy();
+  expect(await screen.findByText("No entries match.")).toBeTruthy();
   expect(asked()).toMatchObject({ since: "2026-11-01" });
 });
 
@@ -189,11 +189,11 @@ test("two hundred lines are a page; earlier ones come below, and there is a way 
       body: url.includes("before=201") ? [lineOf(200)] : page,
     }),
   });
-  await userEvent.click(await screen.findByRole("button", { name: "Earlier lines" }));
+  await userEvent.click(await screen.findByRole("button", { name: "Earlier entries" }));
   await expect.poll(() => server.calls.at(-1)?.query.before).toBe("201");
-  await expect.poll(() => screen.queryByRole("button", { name: "Earlier lines" })).toBeNull();
-  await userEvent.click(screen.getByRole("button", { name: "Latest lines" }));
-  expect(await screen.findByRole("button", { name: "Earlier lines" })).toBeTruthy();
+  await expect.poll(() => screen.queryByRole("button", { name: "Earlier entries" })).toBeNull();
+  await userEvent.click(screen.getByRole("button", { name: "Latest entries" }));
+  expect(await screen.findByRole("button", { name: "Earlier entries" })).toBeTruthy();
 });
 
 test.each([

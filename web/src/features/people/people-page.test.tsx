@@ -58,7 +58,7 @@ test("the team stands with what each may do; nobody takes oneself out", async ()
   const lines = await within(team).findAllByRole("listitem");
   expect(lines.map(({ textContent }) => textContent)).toEqual([
     expect.stringContaining("Owner: full access"),
-    expect.stringContaining("Reader: who came when"),
+    expect.stringContaining("Reader: visit dates"),
   ]);
   expect(within(lines[0] as HTMLElement).queryByRole("button")).toBeNull();
   expect(within(lines[1] as HTMLElement).getAllByRole("button").length).toBe(3);
@@ -68,7 +68,7 @@ test("who is no owner sees the team, and neither settings nor buttons", async ()
   await open({}, { role: "practitioner" });
   await screen.findByText("Rhea Stone");
   expect(screen.queryByRole("form", { name: "Settings" })).toBeNull();
-  expect(screen.queryByRole("button", { name: /Has left/ })).toBeNull();
+  expect(screen.queryByRole("button", { name: /Remove from team/ })).toBeNull();
   expect((screen.getByRole("checkbox") as HTMLButtonElement).disabled).toBe(true);
 });
 
@@ -77,21 +77,23 @@ test("a reader is granted health data, a lost second factor is reset", async () 
     "PUT /api/members/member-2/health": refused(403, "An owner grants this."),
     "DELETE /api/members/member-2/second-factor": { status: 204 },
   });
-  await userEvent.click(await screen.findByRole("checkbox", { name: /May read visits/ }));
+  await userEvent.click(await screen.findByRole("checkbox", { name: /Can view health data/ }));
   expect(server.sent("PUT /api/members/member-2/health")).toEqual({ sees_health: true });
   expect((await screen.findByRole("alert")).textContent).toBe("An owner grants this.");
-  await userEvent.click(screen.getByRole("button", { name: /Reset second factor.*Rhea Stone/ }));
+  await userEvent.click(screen.getByRole("button", { name: /Reset two-step sign-in.*Rhea Stone/ }));
   expect(server.asked).toContain("DELETE /api/members/member-2/second-factor");
 });
 
 test("somebody who has left is taken out only after it was asked", async () => {
   const { server } = await open({ "DELETE /api/members/member-2": { status: 204 } });
-  await userEvent.click(await screen.findByRole("button", { name: /Has left.*Rhea Stone/ }));
-  const dialog = within(screen.getByRole("dialog", { name: "Rhea Stone has left?" }));
-  await userEvent.click(dialog.getByRole("button", { name: "Leave it as it is" }));
+  await userEvent.click(
+    await screen.findByRole("button", { name: /Remove from team.*Rhea Stone/ }),
+  );
+  const dialog = within(screen.getByRole("dialog", { name: "Remove Rhea Stone from the team?" }));
+  await userEvent.click(dialog.getByRole("button", { name: "Cancel" }));
   expect(server.asked).not.toContain("DELETE /api/members/member-2");
-  await userEvent.click(screen.getByRole("button", { name: /Has left.*Rhea Stone/ }));
-  await userEvent.click(screen.getByRole("button", { name: "Take them out" }));
+  await userEvent.click(screen.getByRole("button", { name: /Remove from team.*Rhea Stone/ }));
+  await userEvent.click(screen.getByRole("button", { name: "Remove from team" }));
   expect(server.asked).toContain("DELETE /api/members/member-2");
 });
 
@@ -102,10 +104,10 @@ test("an invitation says what its role may do, and that its mail is on its way",
   await userEvent.click(await screen.findByRole("button", { name: "Invite a member" }));
   const form = within(screen.getByRole("dialog", { name: "Invite a member" }));
   await userEvent.type(form.getByLabelText("Name"), "Sam Reed");
-  await userEvent.type(form.getByLabelText("Address"), "sam@example.org");
+  await userEvent.type(form.getByLabelText("Email"), "sam@example.org");
   await userEvent.click(form.getByRole("radio", { name: "Assistant" }));
-  expect(form.getByText(/Opens no visit: no health data/)).toBeTruthy();
-  await userEvent.click(form.getByRole("button", { name: "Invite" }));
+  expect(form.getByText(/No access to visits or health data/)).toBeTruthy();
+  await userEvent.click(form.getByRole("button", { name: "Send invitation" }));
   expect(server.sent("POST /api/invitations")).toEqual({
     name: "Sam Reed",
     title: "",
@@ -126,14 +128,14 @@ test("without a mail server the link is shown this once, to be handed over", asy
   });
   await open({ "POST /api/members/member-2/reset": { body: { link, mailed: false, url } } });
   await userEvent.click(await screen.findByRole("button", { name: /Reset password.*Rhea Stone/ }));
-  await userEvent.click(screen.getByRole("button", { name: "Make the link" }));
-  const told = within(await screen.findByRole("dialog", { name: "A link is made" }));
+  await userEvent.click(screen.getByRole("button", { name: "Create link" }));
+  const told = within(await screen.findByRole("dialog", { name: "Link created" }));
   expect(told.getByText(url)).toBeTruthy();
   Object.defineProperty(navigator, "clipboard", {
     value: { writeText: write },
     configurable: true,
   });
-  await userEvent.click(told.getByRole("button", { name: "Copy the link" }));
+  await userEvent.click(told.getByRole("button", { name: "Copy link" }));
   expect(write).toHaveBeenCalledWith(url);
   expect(await told.findByRole("button", { name: "Copied" })).toBeTruthy();
 });
@@ -146,13 +148,13 @@ test("links that wait say why their mail failed, are made again or withdrawn", a
     "POST /api/invitations/door-1/again": { body: { link, mailed: true, url: "" } },
     "DELETE /api/invitations/door-2": { status: 204 },
   });
-  const section = within(await screen.findByRole("region", { name: "Waiting to come in" }));
+  const section = within(await screen.findByRole("region", { name: "Pending invitations" }));
   const [first, second] = section.getAllByRole("listitem") as [HTMLElement, HTMLElement];
   expect(first.textContent).toMatch(
     /Assistant, until 7 December.*: mail failed\. The mailbox does not exist\./,
   );
   expect(second.textContent).toMatch(/Password reset.*mail sent/);
-  await userEvent.click(within(first).getByRole("button", { name: /Another link/ }));
+  await userEvent.click(within(first).getByRole("button", { name: /New link/ }));
   await userEvent.click(await screen.findByRole("button", { name: "Done" }));
   await userEvent.click(within(second).getByRole("button", { name: /Withdraw/ }));
   expect(server.asked).toContain("DELETE /api/invitations/door-2");
@@ -163,12 +165,12 @@ test("settings are saved as numbers, a comma read as a point, an empty sum as no
   const form = within(await screen.findByRole("form", { name: "Settings" }));
   const save = form.getByRole("button", { name: "Save" }) as HTMLButtonElement;
   expect(save.disabled).toBe(true);
-  await userEvent.clear(form.getByLabelText("A small purchase"));
-  await userEvent.type(form.getByLabelText("A medium one"), "249,50");
+  await userEvent.clear(form.getByLabelText("Small purchase"));
+  await userEvent.type(form.getByLabelText("Medium purchase"), "249,50");
   await userEvent.click(form.getByRole("radio", { name: "Month first, 12/25" }));
-  await userEvent.click(form.getByRole("checkbox", { name: /second factor/ }));
-  await userEvent.clear(form.getByLabelText("Lock the page after (minutes)"));
-  await userEvent.type(form.getByLabelText("Lock the page after (minutes)"), "5");
+  await userEvent.click(form.getByRole("checkbox", { name: /two-step sign-in/ }));
+  await userEvent.clear(form.getByLabelText("Lock after (minutes of inactivity)"));
+  await userEvent.type(form.getByLabelText("Lock after (minutes of inactivity)"), "5");
   await userEvent.click(save);
   expect(server.sent("PUT /api/practice")).toMatchObject({
     price_small: null,
@@ -203,12 +205,14 @@ test("clients open to some only are listed with who sees them", async () => {
       ],
     },
   });
-  const section = within(await screen.findByRole("region", { name: "Clients open to some only" }));
-  expect(section.getByText("seen by Rhea Stone")).toBeTruthy();
-  expect(section.getByText("seen by nobody who is still here")).toBeTruthy();
+  const section = within(
+    await screen.findByRole("region", { name: "Clients with restricted access" }),
+  );
+  expect(section.getByText("visible to Rhea Stone")).toBeTruthy();
+  expect(section.getByText("visible to nobody who is still here")).toBeTruthy();
 });
 
-test("a language file that can't be read says line by line what is wrong with it", async () => {
+test("a language file that can’t be read says line by line what is wrong with it", async () => {
   const { server } = await open({
     "GET /api/languages": {
       body: [
@@ -216,15 +220,15 @@ test("a language file that can't be read says line by line what is wrong with it
         { language: "he", name: "עברית", direction: "rtl", open: 4 },
       ],
     },
-    "PUT /api/languages": refused(422, "2 messages can't be used.", {
+    "PUT /api/languages": refused(422, "2 messages can’t be used.", {
       lines: [{ field: "own.hello", reason: "{name} is missing." }],
     }),
     "DELETE /api/languages/he": { status: 204 },
   });
   const section = within(
-    await screen.findByRole("region", { name: "Languages of clients' pages" }),
+    await screen.findByRole("region", { name: "Languages for clients’ pages" }),
   );
-  expect(await section.findByText("4 messages are still English, right to left")).toBeTruthy();
+  expect(await section.findByText("4 messages not translated, right to left")).toBeTruthy();
   await userEvent.upload(
     section.getByLabelText("Language file"),
     new File(["{}"], "he.json", { type: "application/json" }),

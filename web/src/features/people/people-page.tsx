@@ -21,7 +21,7 @@ const ROLES: Record<string, string> = {
   owner: "Owner: full access, manages the team",
   practitioner: "Practitioner: clients, visits, equipment and settings",
   assistant: "Assistant: names, contact data and equipment, no health data",
-  reader: "Reader: who came when, and the workplace's copies",
+  reader: "Reader: visit dates and workplace copies",
 };
 
 export function PeoplePage() {
@@ -38,13 +38,13 @@ export function PeoplePage() {
         {owns && (
           <>
             <Link to="/audit-log" className="inline-flex min-h-11 items-center px-3 underline">
-              Audit log
+              Activity log
             </Link>
             <Link to="/retention" className="inline-flex min-h-11 items-center px-3 underline">
-              Retention and erasure
+              Data retention
             </Link>
             <Link to="/status" className="inline-flex min-h-11 items-center px-3 underline">
-              Backups and mail
+              Backups and email
             </Link>
             <Button look="next" onClick={() => setInviting(true)}>
               Invite a member
@@ -53,7 +53,7 @@ export function PeoplePage() {
         )}
       </PageHead>
       <Failure of={grant} className="mb-4" />
-      {members.isPending && <Skeleton lines={4} label="Fetching people" />}
+      {members.isPending && <Skeleton lines={4} label="Loading" />}
       <h2 className="border-b border-ink pb-1 text-lg">Team</h2>
       <ul aria-label="Team" className="border-b border-hair">
         {members.data?.map((member) => (
@@ -80,7 +80,7 @@ export function PeoplePage() {
                     })
                   }
                 >
-                  May read visits with health data
+                  Can view health data
                 </CheckBox>
               )}
             </div>
@@ -92,7 +92,7 @@ export function PeoplePage() {
                   disabled={reset.isPending}
                   onClick={() => reset.mutate({ params: { path: { member_id: member.id } } })}
                 >
-                  Reset second factor
+                  Reset two-step sign-in
                   <Whose>{member.name}</Whose>
                 </Button>
               )}
@@ -108,7 +108,7 @@ export function PeoplePage() {
               )}
               {owns && member.email !== me?.email && (
                 <Button look="quiet" className="-ml-4 desk:ml-0" onClick={() => setLeaving(member)}>
-                  Has left
+                  Remove from team…
                   <Whose>{member.name}</Whose>
                 </Button>
               )}
@@ -128,9 +128,9 @@ export function PeoplePage() {
 }
 
 const SUMS = [
-  ["price_small", "A small purchase", "Footrest, cushion, short keyboard."],
-  ["price_medium", "A medium one", "Task chair, screen arm, tray."],
-  ["price_large", "A large one", "Sit-stand desk."],
+  ["price_small", "Small purchase", "For example a footrest, cushion or compact keyboard."],
+  ["price_medium", "Medium purchase", "For example a task chair, screen arm or keyboard tray."],
+  ["price_large", "Large purchase", "For example a sit-stand desk."],
 ] as const;
 
 const shownSum = (sum: number | null) => (sum === null ? "" : String(sum));
@@ -186,7 +186,7 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
         required
         value={zone}
         onChange={(event) => setZone(event.target.value)}
-        help="Days of visits and signatures are those of this place."
+        help="Dates of visits and signatures use this time zone."
       />
       <datalist id="zones">
         {Intl.supportedValuesOf("timeZone").map((name) => (
@@ -194,9 +194,9 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
         ))}
       </datalist>
       <div>
-        <p className="mb-1 font-semibold">Days in numbers</p>
+        <p className="mb-1 font-semibold">Date format</p>
         <Segments
-          label="Days in numbers"
+          label="Date format"
           value={order}
           onChange={(next) => setOrder(next === "mdy" ? "mdy" : "dmy")}
           choices={[
@@ -205,8 +205,8 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
           ]}
         />
         <p className="text-sm text-soft">
-          How a typed day is read, and whether a week begins on Monday or Sunday. Shown days have
-          the month in words.
+          How typed dates are read, and whether the week starts on Monday or Sunday. Displayed dates
+          show the month in words.
         </p>
       </div>
       <LabelledText
@@ -215,14 +215,14 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
         maxLength={500}
         value={letterhead}
         onChange={(event) => setLetterhead(event.target.value)}
-        help="Lines beside the practice's name on every paper: address, hours."
+        help="Shown next to the practice’s name on every report: address, opening hours."
       />
       <LabelledInput
-        label="Whom to call"
+        label="Contact"
         maxLength={200}
         value={contact}
         onChange={(event) => setContact(event.target.value)}
-        help="A name and a number for clients' questions, on every paper."
+        help="A name and phone number for clients’ questions, on every report."
       />
       <LabelledText
         label="Local wording"
@@ -230,10 +230,10 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
         maxLength={2000}
         value={wording}
         onChange={(event) => setWording(event.target.value)}
-        help="What local rules or your insurer want on every paper."
+        help="Text that local rules or your insurer require on every report."
       />
       <fieldset className="grid gap-3 desk:grid-cols-2">
-        <legend className="mb-1 font-semibold">What things cost here</legend>
+        <legend className="mb-1 font-semibold">Typical prices</legend>
         {SUMS.map(([name, label, help], index) => (
           <LabelledInput
             key={name}
@@ -250,31 +250,31 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
           maxLength={8}
           value={currency}
           onChange={(event) => setCurrency(event.target.value)}
-          help="Behind every sum, as EUR."
+          help="Currency code, for example EUR."
         />
       </fieldset>
       <CheckBox checked={second} onChange={setSecond}>
-        Everybody signs in with a second factor
+        Require two-step sign-in for everyone
       </CheckBox>
       <LabelledInput
-        label="Lock the page after (minutes)"
+        label="Lock after (minutes of inactivity)"
         type="number"
         required
         min={1}
         max={240}
         value={idle}
         onChange={(event) => setIdle(event.target.value)}
-        help="Counted from the last touch. Nothing is lost; the password opens it again."
+        help="Your work is kept; you need your password to continue."
       />
       <LabelledInput
-        label="Work without network for (days)"
+        label="Offline access (days)"
         type="number"
         required
         min={1}
         max={60}
         value={days}
         onChange={(event) => setDays(event.target.value)}
-        help="Counted from the last time a device reached the server. Then it erases its copies."
+        help="After this many days without contact with the server, a device deletes its copies."
       />
       <Failure of={practice} />
       <Button type="submit" disabled={!changed || practice.isPending}>
@@ -290,8 +290,8 @@ function Leave({ member, onDone }: { member: Member; onDone: () => void }) {
     <Modal
       open
       onOpenChange={(open) => !open && onDone()}
-      title={`${member.name} has left?`}
-      says="They are signed out everywhere at once and can't come in again. What they wrote keeps their name."
+      title={`Remove ${member.name} from the team?`}
+      says="They are signed out everywhere immediately and can’t sign in again. Their entries keep their name."
     >
       <Failure of={remove} />
       <div className="flex gap-2">
@@ -301,10 +301,10 @@ function Leave({ member, onDone }: { member: Member; onDone: () => void }) {
             remove.mutate({ params: { path: { member_id: member.id } } }, { onSuccess: onDone })
           }
         >
-          Take them out
+          Remove from team
         </Button>
         <Button look="quiet" onClick={onDone}>
-          Leave it as it is
+          Cancel
         </Button>
       </div>
     </Modal>

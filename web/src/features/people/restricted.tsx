@@ -17,8 +17,8 @@ export function Restricted() {
       .map((member) => member.name)
       .join(", ") || "nobody who is still here";
   return (
-    <section aria-label="Clients open to some only" className="mt-8">
-      <h2 className="border-b border-ink pb-1 text-lg">Clients open to some only</h2>
+    <section aria-label="Clients with restricted access" className="mt-8">
+      <h2 className="border-b border-ink pb-1 text-lg">Clients with restricted access</h2>
       <ul className="border-b border-hair">
         {clients.map((client) => (
           <li
@@ -27,7 +27,7 @@ export function Restricted() {
           >
             <span>
               <b dir="auto">{client.client}</b>{" "}
-              <span className="text-soft">seen by {names(client.members)}</span>
+              <span className="text-soft">visible to {names(client.members)}</span>
             </span>
             <Button look="quiet" onClick={() => setOpen(client.client_id)}>
               Change

@@ -20,10 +20,10 @@ export function RetentionPage() {
     <>
       <PageHead
         back={{ to: "/people", children: "Practice" }}
-        title="Retention and erasure"
-        says="How long a client's records are kept is set by law and local rules. What is due is listed here; you decide, and nothing is erased by itself."
+        title="Data retention"
+        says="The law and local rules set how long records are kept. Records due for deletion are listed here. You decide; nothing is deleted automatically."
       />
-      <Fetched query={keeping} label="Looking up what is due">
+      <Fetched query={keeping} label="Loading">
         {(keeping) => (
           <>
             <Periods key={JSON.stringify(keeping)} keeping={keeping} />
@@ -44,7 +44,7 @@ const isSet = (keeping: Keeping) =>
 const FIELDS = [
   ["keep_signed_years", "With a signed report", "years", 100],
   ["keep_unsigned_years", "Without one", "years", 100],
-  ["keep_photographs_months", "Photographs", "months", 1200],
+  ["keep_photographs_months", "Photos", "months", 1200],
 ] as const;
 
 function Periods({ keeping }: { keeping: Keeping }) {
@@ -57,7 +57,7 @@ function Periods({ keeping }: { keeping: Keeping }) {
   const changed = FIELDS.some(([name], value) => read[value] !== keeping[name]);
   return (
     <form
-      aria-label="Periods"
+      aria-label="Retention periods"
       className="max-w-[760px]"
       onSubmit={(event) => {
         event.preventDefault();
@@ -71,7 +71,7 @@ function Periods({ keeping }: { keeping: Keeping }) {
         });
       }}
     >
-      <h2 className="mb-3 border-b border-ink pb-1 text-lg">Periods</h2>
+      <h2 className="mb-3 border-b border-ink pb-1 text-lg">Retention periods</h2>
       <div className="grid gap-4 desk:grid-cols-3">
         {FIELDS.map(([name, label, unit, most], value) => (
           <LabelledInput
@@ -87,8 +87,8 @@ function Periods({ keeping }: { keeping: Keeping }) {
         ))}
       </div>
       <p className="my-2 text-sm text-soft">
-        Counted from the last visit, entry or signature of a client; for photographs from the last
-        one. For clients who were under 18 many rules begin the period later: see to that yourself.
+        Counted from the client’s last visit, entry or signature; for photos, from the last photo.
+        Many rules start the period later for clients under 18: please check this yourself.
       </p>
       <Failure of={put} />
       <Button type="submit" disabled={!changed || put.isPending}>
@@ -101,11 +101,11 @@ function Periods({ keeping }: { keeping: Keeping }) {
 function DueList({ due, set }: { due: readonly Due[]; set: boolean }) {
   const [erasing, setErasing] = useState<Due | null>(null);
   return (
-    <section aria-label="Due to go" className="mt-8">
-      <h2 className="border-b border-ink pb-1 text-lg">Due to go</h2>
+    <section aria-label="Due for deletion" className="mt-8">
+      <h2 className="border-b border-ink pb-1 text-lg">Due for deletion</h2>
       {due.length === 0 && (
         <p className="py-3 text-soft">
-          {set ? "Nothing is due." : "No period is set: nothing is ever due."}
+          {set ? "Nothing is due." : "No period is set, so nothing is due."}
         </p>
       )}
       <ul>
@@ -123,13 +123,13 @@ function DueList({ due, set }: { due: readonly Due[]; set: boolean }) {
               {dueErasure.client}
             </Link>
             <span>
-              {dueErasure.what === "client" ? "Everything" : "Photographs"}
+              {dueErasure.what === "client" ? "Everything" : "Photos"}
               <span className="figures text-soft">{holds(dueErasure)}</span>
             </span>
             <span className="text-soft">
               last {longDate(dueErasure.last_on)}, due since {longDate(dueErasure.due_on)}
             </span>
-            <Button onClick={() => setErasing(dueErasure)}>Erase …</Button>
+            <Button onClick={() => setErasing(dueErasure)}>Delete…</Button>
           </li>
         ))}
       </ul>
@@ -163,10 +163,10 @@ const REASONS: Record<string, string> = {
 function Erased({ erased }: { erased: readonly Schemas["ErasureView"][] }) {
   if (erased.length === 0) return null;
   return (
-    <section aria-label="Erased" className="mt-8">
-      <h2 className="border-b border-ink pb-1 text-lg">Erased</h2>
+    <section aria-label="Deleted" className="mt-8">
+      <h2 className="border-b border-ink pb-1 text-lg">Deleted</h2>
       <p className="py-2 text-sm text-soft">
-        Kept without names, as proof. A name typed for a paper is kept nowhere.
+        Kept as proof, without names. A name typed for a certificate is not stored.
       </p>
       <ul>
         {erased.map((erasure) => (
@@ -190,7 +190,7 @@ function OneErased({ erasure }: { erasure: Schemas["ErasureView"] }) {
         </p>
         {!printing && (
           <Button look="quiet" onClick={() => setPrinting(true)}>
-            Proof …
+            Certificate…
           </Button>
         )}
       </div>
@@ -198,7 +198,7 @@ function OneErased({ erasure }: { erasure: Schemas["ErasureView"] }) {
       {printing && (
         <div className="mt-2 flex max-w-[560px] flex-wrap items-end gap-3">
           <LabelledInput
-            label="Name on the paper"
+            label="Name on the certificate"
             maxLength={200}
             value={name}
             onChange={(event) => setName(event.target.value)}

@@ -16,11 +16,11 @@ export function SecondFactor() {
   const codes = set.data?.codes;
   if (codes)
     return (
-      <section aria-label="Second factor" className="space-y-4">
+      <section aria-label="Two-step sign-in" className="space-y-4">
         <h2 className="border-b border-ink pb-1 text-lg">Recovery codes</h2>
         <p>
-          Keep these somewhere other than your phone. Each signs you in once if you lose your
-          authenticator. They are not shown again.
+          Store these somewhere other than your phone. Each code works once if you lose your
+          authenticator. They won’t be shown again.
         </p>
         <ul className="figures grid grid-cols-1 gap-1 border border-hair p-3">
           {codes.map((code) => (
@@ -53,17 +53,17 @@ export function SecondFactor() {
   );
   const error = set.error ?? drop.error ?? offer.error;
   return (
-    <section aria-label="Second factor" className="space-y-4">
-      <h2 className="border-b border-ink pb-1 text-lg">Second factor</h2>
+    <section aria-label="Two-step sign-in" className="space-y-4">
+      <h2 className="border-b border-ink pb-1 text-lg">Two-step sign-in</h2>
       {error && <Notice role="alert">{error.message}</Notice>}
       {me.has_second_factor ? (
         <>
           <p>
-            On: you sign in with a code of your authenticator. {me.recovery_left} recovery codes are
-            left.
+            On: you sign in with a code from your authenticator app. {me.recovery_left} recovery
+            codes are left.
           </p>
           {me.second_factor ? (
-            <p className="text-sm text-soft">Your practice asks everybody for one.</p>
+            <p className="text-sm text-soft">Your practice requires this.</p>
           ) : (
             <>
               {secret}
@@ -73,7 +73,7 @@ export function SecondFactor() {
                   drop.mutate({ body: { password } }, { onSuccess: () => setPassword("") })
                 }
               >
-                Turn it off
+                Turn off
               </Button>
             </>
           )}
@@ -86,15 +86,15 @@ export function SecondFactor() {
             set.mutate({ body: { secret: offer.data.secret, code, password } });
           }}
         >
-          <p>Scan this with an authenticator on your telephone, or type the letters into it.</p>
+          <p>Scan this with an authenticator app on your phone, or type in the letters.</p>
           <img
-            alt="The secret, to scan"
+            alt="Set-up key to scan"
             className="size-52 bg-white p-2"
             src={`data:image/svg+xml;utf8,${encodeURIComponent(offer.data.svg)}`}
           />
           <p className="figures break-all">{offer.data.secret}</p>
           <LabelledInput
-            label="Its first code"
+            label="First code"
             inputMode="numeric"
             autoComplete="one-time-code"
             value={code}
@@ -102,14 +102,14 @@ export function SecondFactor() {
           />
           {secret}
           <Button type="submit" look="next" disabled={!code || !password || set.isPending}>
-            Turn it on
+            Turn on
           </Button>
         </form>
       ) : (
         <>
-          <p>Off: the password alone lets you in.</p>
+          <p>Off: sign-in needs only your password.</p>
           <Button disabled={offer.isPending} onClick={() => offer.mutate({})}>
-            Set one up
+            Set up
           </Button>
         </>
       )}
@@ -134,11 +134,11 @@ function TakeAlong({ codes }: { codes: readonly string[] }) {
       <Button
         onClick={() => saveAs(new Blob([text], { type: "text/plain" }), "recovery-codes.txt")}
       >
-        <Arrow size={16} aria-hidden="true" /> Save as a file
+        <Arrow size={16} aria-hidden="true" /> Save as file
       </Button>
       <span role="status" className="text-sm">
         {copied && "Copied."}
-        {copied === false && "This browser won't copy: save the file, or write them down."}
+        {copied === false && "This browser can’t copy. Save the file, or write the codes down."}
       </span>
     </div>
   );

@@ -20,10 +20,10 @@ export function StatusPage() {
     <>
       <PageHead
         back={{ to: "/people", children: "Practice" }}
-        title="Backups and mail"
-        says="What the program does in the background."
+        title="Backups and email"
+        says="Status of background tasks."
       />
-      <Fetched query={running} label="Fetching the status">
+      <Fetched query={running} label="Loading">
         {(running) => <Shown running={running} />}
       </Fetched>
     </>
@@ -38,15 +38,14 @@ function Shown({ running }: { running: Running }) {
         <h2 className="border-b border-ink pb-1 text-lg">Backups</h2>
         {running.backup_trouble && (
           <Notice role="alert" className="mt-3">
-            The backup failed on {moment(running.backup_trouble.at)}:{" "}
-            {running.backup_trouble.detail}
+            Backup failed on {moment(running.backup_trouble.at)}: {running.backup_trouble.detail}
           </Notice>
         )}
         {running.late && !running.backup_trouble && (
           <Notice role="alert" className="mt-3">
             {last
-              ? `Last backup: ${moment(last.at)}. That is too old; tell your administrator.`
-              : "No backup has been made yet. The first is made tonight; tell your administrator if it isn't."}
+              ? `Last backup: ${moment(last.at)}. That is too old. Contact your administrator.`
+              : "No backup yet. The first one runs tonight; contact your administrator if it doesn’t."}
           </Notice>
         )}
         <p className="py-3">
@@ -58,12 +57,12 @@ function Shown({ running }: { running: Running }) {
             </>
           )}
           {running.backups
-            ? `Each is kept for ${running.kept_days} days; what was erased outlives it no longer than that.`
-            : "The program makes none here. Whoever runs it sees to them in another way, or sets GENTLE_PLUMB_BACKUP_FOLDER."}
+            ? `Backups are kept for ${running.kept_days} days; deleted data is gone from them after that.`
+            : "This program makes no backups here. Ask your administrator how they are made."}
         </p>
       </section>
-      <section aria-label="Mail that was given up" className="mt-6">
-        <h2 className="border-b border-ink pb-1 text-lg">Mail that was given up</h2>
+      <section aria-label="Failed email" className="mt-6">
+        <h2 className="border-b border-ink pb-1 text-lg">Failed email</h2>
         {running.failed.length === 0 && <p className="py-3 text-soft">None.</p>}
         <ul>
           {running.failed.map((failedMail) => (
@@ -71,19 +70,19 @@ function Shown({ running }: { running: Running }) {
           ))}
         </ul>
       </section>
-      <section aria-label="Queue" className="mt-6">
-        <h2 className="border-b border-ink pb-1 text-lg">Queue</h2>
+      <section aria-label="Background tasks" className="mt-6">
+        <h2 className="border-b border-ink pb-1 text-lg">Background tasks</h2>
         {running.worker_lost && (
           <Notice role="alert" className="mt-3">
             {running.worker_heard
-              ? `Nothing has been working on the queue since ${moment(running.worker_heard)}.`
-              : "Nothing has ever worked on the queue."}{" "}
-            No email, backup or export is made until it does; tell your administrator.
+              ? `Background tasks have not run since ${moment(running.worker_heard)}.`
+              : "Background tasks have never run."}{" "}
+            No email, backup or export can be made until they run. Contact your administrator.
           </Notice>
         )}
         <p className="figures py-3">
-          {running.waiting} to be done, {running.failed_jobs} given up, in the whole installation.
-          Gentle Plumb {running.version}.
+          {running.waiting} waiting, {running.failed_jobs} failed, in the whole installation. Gentle
+          Plumb {running.version}.
         </p>
       </section>
     </>
@@ -108,11 +107,11 @@ function Failed({ mail }: { mail: Running["failed"][number] }) {
               params={{ clientId: mail.client_id }}
               className="inline-flex min-h-11 items-center px-3 underline"
             >
-              Send it again from the client
+              Send it again from the client’s page
             </Link>
           ) : (
             <Link to="/people" className="inline-flex min-h-11 items-center px-3 underline">
-              Make another link under Practice
+              Create a new link under Practice
             </Link>
           )}
           <Button
@@ -120,7 +119,7 @@ function Failed({ mail }: { mail: Running["failed"][number] }) {
             disabled={letGo.isPending}
             onClick={() => letGo.mutate({ params: { path: { mail_id: mail.id } } })}
           >
-            Let it go
+            Dismiss
             <Whose>{mail.to}</Whose>
           </Button>
         </span>

@@ -26,9 +26,9 @@ const bundle = {
 const open = (answers: Answers = {}, bundles: unknown[] = [bundle], me = {}) =>
   openPage("/rules", { "GET /api/policies": { body: { questions, bundles } }, ...answers }, me);
 
-test("without a set of one's own the standard options stand with their reasons", async () => {
+test("without a set of one’s own the standard options stand with their reasons", async () => {
   await open({}, []);
-  expect(await screen.findByText(/None yet\. Visits use the standard settings\./)).toBeTruthy();
+  expect(await screen.findByText(/None yet\. Visits use the standard options\./)).toBeTruthy();
   const usual = within(screen.getByRole("region", { name: "Standard options" }));
   expect(usual.getByText("Least load.")).toBeTruthy();
 });
@@ -42,7 +42,7 @@ test("a set is changed upon its version, and gives a position back to the standa
   await userEvent.click(await screen.findByRole("option", { name: "standard: At a right angle" }));
   await userEvent.click(form.getByRole("combobox", { name: "Elbow, standing" }));
   await userEvent.click(await screen.findByRole("option", { name: "A little open" }));
-  await userEvent.click(form.getByRole("checkbox", { name: "New visits begin with it" }));
+  await userEvent.click(form.getByRole("checkbox", { name: "Use for new visits" }));
   await userEvent.click(form.getByRole("button", { name: "Save" }));
   expect(server.sent("PUT /api/policies/set-1")).toEqual({
     version: 4,

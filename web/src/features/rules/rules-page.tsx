@@ -31,15 +31,15 @@ export function RulesPage() {
   const [draft, setDraft] = useState<Draft | null>(null);
   const head = (
     <PageHead
-      title="House rules"
-      says="Where practitioners disagree, the practice chooses, and each visit may choose otherwise. Changing a default doesn't affect visits already started."
+      title="Practice defaults"
+      says="Where methods differ, set your practice’s default; any visit can depart from it. Visits already started are not affected."
     />
   );
   if (!rules.data)
     return (
       <>
         {head}
-        <Skeleton lines={10} label="Fetching house rules" />
+        <Skeleton lines={10} label="Loading" />
       </>
     );
   const { questions, bundles } = rules.data;
@@ -69,7 +69,7 @@ export function RulesPage() {
             ))}
           </ul>
           {bundles.length === 0 && (
-            <p className="py-2 text-sm text-soft">None yet. Visits use the standard settings.</p>
+            <p className="py-2 text-sm text-soft">None yet. Visits use the standard options.</p>
           )}
           {mayWrite && (
             <Button
@@ -109,7 +109,7 @@ function opened(ruleSet: Bundle): Draft {
 }
 
 function many(count: number): string {
-  return count === 0 ? "the standard options" : `${count} of its own`;
+  return count === 0 ? "the standard options" : `${count} changed`;
 }
 
 /** What holds where nobody has chosen otherwise. */
@@ -168,7 +168,7 @@ function Editor({
       { params: { path: { bundle_id: id } } },
       {
         onSuccess: () => {
-          saidWithUndo(`“${draft.name}” is deleted.`, () =>
+          saidWithUndo(`“${draft.name}” was deleted.`, () =>
             add.mutateAsync({ body: { id, ...body } }),
           );
           onDone();
@@ -204,7 +204,7 @@ function Editor({
         disabled={!mayWrite}
         onChange={(isDefault) => onChange({ ...draft, isDefault })}
       >
-        New visits begin with it
+        Use for new visits
       </CheckBox>
       <div>
         {questions.map((question) => (

@@ -48,17 +48,16 @@ export function EnterPage() {
         {over && (
           <>
             <Notice role="alert" className="mb-4">
-              {look.error?.message ??
-                "This address has no link in it. Open it from the mail again."}
+              {look.error?.message ?? "This link is incomplete. Open it again from the email."}
             </Notice>
             <ToSignIn />
           </>
         )}
-        {!over && !door && <Skeleton lines={4} label="Looking at the link" />}
+        {!over && !door && <Skeleton lines={4} label="Loading" />}
         {door && enter.isSuccess && (
           <>
             <Notice role="status" className="mb-4">
-              Your password is set. Sign in with {door.email}.
+              Your password has been set. Sign in with {door.email}.
             </Notice>
             <ToSignIn />
           </>
@@ -68,10 +67,10 @@ export function EnterPage() {
             <p>
               {door.kind === "invitation"
                 ? `Welcome, ${door.name}. Choose the password you will sign in with.`
-                : `Choose another password, ${door.name}. You are signed out everywhere with it.`}
+                : `Choose a new password, ${door.name}. You will be signed out everywhere.`}
             </p>
             <LabelledInput
-              label="Address"
+              label="Email"
               type="email"
               autoComplete="username"
               readOnly
@@ -83,19 +82,19 @@ export function EnterPage() {
               autoComplete="new-password"
               required
               minLength={12}
-              help="At least 12 characters, hard to guess. A few words that do not belong together do well."
+              help="At least 12 characters, hard to guess. Several unrelated words work well."
               value={password}
               onChange={(event) => setPassword(event.target.value)}
             />
             <LabelledInput
-              label="The same again"
+              label="Repeat password"
               type="password"
               autoComplete="new-password"
               required
               value={again}
               onChange={(event) => setAgain(event.target.value)}
             />
-            {differs && <p role="alert">These are two different passwords.</p>}
+            {differs && <p role="alert">The passwords don’t match.</p>}
             <Failure of={enter} />
             <Button
               type="submit"
@@ -103,7 +102,7 @@ export function EnterPage() {
               className="w-full"
               disabled={enter.isPending || password !== again}
             >
-              Set the password
+              Set password
             </Button>
           </form>
         )}
@@ -115,7 +114,7 @@ export function EnterPage() {
 function ToSignIn() {
   return (
     <Link to="/" className="inline-flex min-h-11 items-center underline">
-      To the sign-in
+      Go to sign-in
     </Link>
   );
 }

@@ -30,20 +30,21 @@ export function Forgotten({ email, mails }: { email: string; mails: boolean }) {
   if (!mails)
     return (
       <Notice className="mt-4">
-        An owner of your practice can send you a link to reset it, under Practice. Where nobody can
-        sign in, your administrator sets it: ./plumb password
+        Ask an owner of your practice for a reset link. If nobody can sign in, ask your
+        administrator.
       </Notice>
     );
   if (ask.isSuccess)
     return (
       <Notice role="status" className="mt-4">
-        If {address} signs in here, a mail with a link is on its way. It opens once, within an hour.
+        If {address} has an account here, an email with a single-use link is on its way. It is valid
+        for one hour.
       </Notice>
     );
   return (
     <form onSubmit={submit} className="mt-6 space-y-4" aria-label="Forgotten password">
       <LabelledInput
-        label="Address to send a link to"
+        label="Email"
         type="email"
         autoComplete="username"
         required
@@ -52,7 +53,7 @@ export function Forgotten({ email, mails }: { email: string; mails: boolean }) {
       />
       <Failure of={ask} />
       <Button type="submit" disabled={ask.isPending}>
-        Send the link
+        Send link
       </Button>
     </form>
   );

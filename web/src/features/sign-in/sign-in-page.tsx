@@ -39,7 +39,7 @@ export function SignInPage({ notice }: { notice?: ReactNode }) {
         <form onSubmit={submit} className="space-y-4" aria-label="Sign in">
           {notice}
           <LabelledInput
-            label="Address"
+            label="Email"
             type="email"
             autoComplete="username"
             required
@@ -63,7 +63,7 @@ export function SignInPage({ notice }: { notice?: ReactNode }) {
               autoFocus
               value={code}
               onChange={(event) => setCode(event.target.value)}
-              help="The 6 digits of your authenticator, or a recovery code."
+              help="The 6 digits from your authenticator app, or a recovery code."
             />
           )}
           <Failure of={signIn} />

@@ -8,7 +8,7 @@ export function Answers({ words, grave }: { words: string; grave: boolean }) {
   const checks = (useChecks().data ?? []).filter(
     (one) => (one.level === "stop") === grave && matches(words, one.client),
   );
-  const title = grave ? "Clients who are to seek care" : "Answers to look at";
+  const title = grave ? "Clients advised to seek care" : "Answers to review";
   if (checks.length === 0) return null;
   return (
     <section className="mb-8" aria-label={title}>

@@ -13,13 +13,13 @@ export function missingOf(me: Schemas["Me"]): { to: string; what: string; why: s
       missing: me.letterhead === "",
       to: "/people",
       what: "Letterhead",
-      why: "the practice's address, on every paper",
+      why: "the practice’s address, on every paper",
     },
     {
       missing: me.contact === "",
       to: "/people",
-      what: "Whom to call",
-      why: "a name and number for clients' questions, on every paper",
+      what: "Contact",
+      why: "a name and number for clients’ questions, on every paper",
     },
     {
       missing: me.title === "",
@@ -36,13 +36,13 @@ export function missingOf(me: Schemas["Me"]): { to: string; what: string; why: s
     {
       missing: me.currency === "",
       to: "/people",
-      what: "What things cost here",
+      what: "Typical prices",
       why: "so that plans can say what a purchase comes to",
     },
     {
       missing: !me.has_second_factor,
       to: "/account",
-      what: "A second factor for your account",
+      what: "Two-step sign-in for your account",
       why: "so that a stolen password opens nothing",
     },
   ];
@@ -58,8 +58,8 @@ export function FirstDay() {
   // papers are complete without the rest, which alone is no reason to ask
   if (!missing.some(({ what }) => /^(Letterhead|Whom|Your profession)/.test(what))) return null;
   return (
-    <section aria-label="Before the first report" className="mb-8 max-w-[760px]">
-      <h2 className="border-b border-ink pb-1 text-lg">Before the first report</h2>
+    <section aria-label="Before your first report" className="mb-8 max-w-[760px]">
+      <h2 className="border-b border-ink pb-1 text-lg">Before your first report</h2>
       <ul>
         {missing.map(({ to, what, why }) => (
           <li key={what} className="border-b border-hair py-2">
@@ -73,7 +73,7 @@ export function FirstDay() {
           <b>Two key files</b>
           <span className="text-soft">
             : keep copies of backup.key and secrets.key somewhere safe, away from the server.
-            Without backup.key no backup can be opened.
+            Without backup.key, backups can’t be opened.
           </span>
         </li>
       </ul>

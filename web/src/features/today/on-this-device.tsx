@@ -34,10 +34,10 @@ export function OnThisDevice({ lines }: { lines: readonly Line[] }) {
           <h2 className="text-lg">On this device</h2>
           <p className="text-sm">
             {away
-              ? "No network. Visits of today, and those opened here before, go on; what you type is sealed and kept here."
-              : "The server has not got this yet."}
+              ? "Offline. You can work on today’s visits and any opened before; changes are encrypted on this device."
+              : "Not sent yet."}
             {!nothing &&
-              ` It is kept for ${days === 1 ? "a day" : `${days} days`} without the server, and goes with signing out.`}
+              ` Kept here for ${days === 1 ? "a day" : `${days} days`}; deleted if you sign out.`}
           </p>
           <ul>
             {[...each].map(([id, { unsent, open }]) => (
@@ -55,17 +55,17 @@ export function OnThisDevice({ lines }: { lines: readonly Line[] }) {
           </ul>
           {count > 0 && (
             <p className="figures border-t border-hair pt-2 text-sm">
-              {count === 1 ? "1 step" : `${count} steps`} beside typing wait to be sent: clients and
-              visits begun, photographs.
+              {count === 1 ? "1 step" : `${count} steps`} waiting to be sent: new clients, visits
+              and photos.
             </p>
           )}
           {refused.map(({ name, what, says }) => (
             <Notice key={name} role="alert" className="mt-2">
               <p>
-                {NAMES[what.kind]} was not taken: {says}
+                {NAMES[what.kind]} was not accepted: {says}
               </p>
               <Button className="mt-1" onClick={() => void letGoRefused(name)}>
-                Let it go
+                Dismiss
               </Button>
             </Notice>
           ))}
@@ -79,7 +79,7 @@ export function OnThisDevice({ lines }: { lines: readonly Line[] }) {
 const NAMES = {
   client: "A client",
   visit: "A visit",
-  photo: "A photograph",
+  photo: "A photo",
   drop: "A deletion",
 } as const;
 
@@ -87,8 +87,8 @@ const NAMES = {
 export function saysOf(unsent: number, open: number): string {
   const asks = Math.max(0, open - unsent);
   return [
-    unsent > 0 && `${unsent === 1 ? "1 change" : `${unsent} changes`} to be sent`,
-    asks > 0 && `${asks} to settle`,
+    unsent > 0 && `${unsent === 1 ? "1 change" : `${unsent} changes`} to send`,
+    asks > 0 && `${asks} to resolve`,
   ]
     .filter(Boolean)
     .join(", ");
@@ -150,20 +150,17 @@ function FromBefore() {
   };
   return (
     <Notice className="mb-8">
-      <form onSubmit={submit} className="max-w-md space-y-2" aria-label="From before">
-        <p>
-          This browser keeps words of yours that were sealed with an earlier password. Type it, and
-          they are sent.
-        </p>
+      <form onSubmit={submit} className="max-w-md space-y-2" aria-label="Older data">
+        <p>This browser holds entries locked with your previous password. Enter it to send them.</p>
         <LabelledInput
-          label="Earlier password"
+          label="Previous password"
           type="password"
           autoComplete="off"
           value={password}
           onChange={(event) => setPassword(event.target.value)}
         />
-        {wrong && <p role="alert">That is not the password they were sealed with.</p>}
-        <Button type="submit">Open them</Button>
+        {wrong && <p role="alert">Wrong password.</p>}
+        <Button type="submit">Unlock</Button>
       </form>
     </Notice>
   );

@@ -58,13 +58,13 @@ test("red flags come first, then clients who are to seek care, then what is due"
   const order = (await screen.findAllByRole("region")).map((element) =>
     element.getAttribute("aria-label"),
   );
-  expect(order.indexOf("Clients who are to seek care")).toBeLessThan(
-    order.indexOf("Answers to look at"),
+  expect(order.indexOf("Clients advised to seek care")).toBeLessThan(
+    order.indexOf("Answers to review"),
   );
   const [first] = screen
     .getAllByRole("heading", { level: 2 })
     .map(({ textContent }) => textContent);
-  expect(first).toMatch(/Clients who are to seek care 1|red flag/i);
+  expect(first).toMatch(/Clients advised to seek care 1|red flag/i);
   expect(screen.getByText("Numb saddle")).toBeTruthy();
 });
 
@@ -114,7 +114,7 @@ test("an old draft is discarded, and taken back", async () => {
     .toEqual([{ discarded: true }, { discarded: false }]);
 });
 
-test("who sees no health data opens no visit, but the workplace's copy", async () => {
+test("who sees no health data opens no visit, but the workplace’s copy", async () => {
   await openPage(
     "/",
     {
@@ -126,7 +126,7 @@ test("who sees no health data opens no visit, but the workplace's copy", async (
   );
   await userEvent.click(await screen.findByRole("button", { name: /Signed|Done/i }));
   expect(screen.queryByRole("link", { name: "Odile Marrick" })).toBeNull();
-  expect(screen.getByRole("link", { name: "Workplace's copy (PDF)" }).getAttribute("href")).toBe(
+  expect(screen.getByRole("link", { name: "Workplace copy (PDF)" }).getAttribute("href")).toBe(
     "/api/reports/report-1.pdf?copy=workplace",
   );
 });
@@ -145,11 +145,11 @@ test("mine alone is asked of the server, and an empty choice says so", async () 
 
 test("an owner is asked for what papers need, once, and can put it off", async () => {
   await openPage("/", {}, { letterhead: "", contact: "" });
-  const first = within(await screen.findByRole("region", { name: "Before the first report" }));
+  const first = within(await screen.findByRole("region", { name: "Before your first report" }));
   expect(first.getByRole("link", { name: "Letterhead" }).getAttribute("href")).toBe("/people");
   expect(first.queryByRole("link", { name: "Your profession" })).toBeNull();
   await userEvent.click(first.getByRole("button", { name: "Not now" }));
-  expect(screen.queryByRole("region", { name: "Before the first report" })).toBeNull();
+  expect(screen.queryByRole("region", { name: "Before your first report" })).toBeNull();
 });
 
 test("a list that does not come says why", async () => {
@@ -183,19 +183,19 @@ test("what is only on this device is named with what it waits for", async () => 
     ],
   });
   const here = within(await screen.findByRole("region", { name: "On this device" }));
-  expect(here.getByText(/No network\..*kept for 14 days without the server/)).toBeTruthy();
-  expect(here.getByText("2 changes to be sent, 1 to settle")).toBeTruthy();
+  expect(here.getByText(/Offline\..*Kept here for 14 days/)).toBeTruthy();
+  expect(here.getByText("2 changes to send, 1 to resolve")).toBeTruthy();
   expect(here.getByText("A visit")).toBeTruthy();
-  expect(here.getByText("A client was not taken: Name: missing.")).toBeTruthy();
-  await userEvent.click(here.getByRole("button", { name: "Let it go" }));
+  expect(here.getByText("A client was not accepted: Name: missing.")).toBeTruthy();
+  await userEvent.click(here.getByRole("button", { name: "Dismiss" }));
   await expect.poll(() => outbox.getState().refused).toEqual([]);
 });
 
 test.each([
   [0, 0, ""],
-  [1, 0, "1 change to be sent"],
-  [0, 2, "2 to settle"],
-  [3, 4, "3 changes to be sent, 1 to settle"],
+  [1, 0, "1 change to send"],
+  [0, 2, "2 to resolve"],
+  [3, 4, "3 changes to send, 1 to resolve"],
 ])("%i unsent of %i open", (unsent, open, says) => {
   expect(saysOf(unsent, open)).toBe(says);
 });

@@ -56,13 +56,13 @@ export function TodayPage() {
       <FirstDay />
       <OnThisDevice lines={todays.data ?? []} />
       {visits.isPending && visits.fetchStatus === "fetching" && (
-        <Skeleton lines={8} label="Fetching visits" />
+        <Skeleton lines={8} label="Loading" />
       )}
       {(visits.isError || visits.fetchStatus === "paused") && (
         <Notice role="alert" className="mb-4">
           {visits.error instanceof Refused
             ? visits.error.message
-            : "The server can't be reached. It is asked again once the network is back."}
+            : "Can’t reach the server. Today updates when you are back online."}
         </Notice>
       )}
       {todays.data?.length === 0 && (

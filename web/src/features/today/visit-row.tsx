@@ -49,7 +49,7 @@ export function VisitRow({
         )}
       </div>
       <p className="figures text-sm desk:text-base">
-        <span className="sr-only">Visit of </span>
+        <span className="sr-only">Visit on </span>
         {shortDate(line.started_on)}
         <span className="text-soft desk:hidden"> · {line.practitioner}</span>
       </p>
@@ -85,7 +85,7 @@ function Settling({ until }: { until: number | null }) {
   if (left === null) return null;
   return (
     <span className="figures block font-semibold">
-      {left > 0 ? `Settling in ${clockWords(left)}` : "Settled in: look again"}
+      {left > 0 ? `Settling in ${clockWords(left)}` : "Settle-in time is over: check again"}
     </span>
   );
 }
@@ -101,7 +101,7 @@ function RowActs({ line, mayOpen }: { line: Line; mayOpen: boolean }) {
       { params: { path: { visit_id: line.id } } },
       {
         onSuccess: () =>
-          saidWithUndo(`The empty visit of ${line.client} is deleted.`, () =>
+          saidWithUndo(`The empty visit of ${line.client} was deleted.`, () =>
             start.mutateAsync({ body: { id: line.id, client_id: line.client_id } }),
           ),
       },
@@ -127,7 +127,7 @@ function RowActs({ line, mayOpen }: { line: Line; mayOpen: boolean }) {
         className="relative z-10 min-h-11 px-1 underline"
         onClick={() =>
           void setDiscarded(true).then(() =>
-            saidWithUndo(`The draft of ${line.client} is discarded.`, () => setDiscarded(false)),
+            saidWithUndo(`The draft of ${line.client} was discarded.`, () => setDiscarded(false)),
           )
         }
       >
@@ -142,7 +142,7 @@ function RowActs({ line, mayOpen }: { line: Line; mayOpen: boolean }) {
         rel="noreferrer"
         className="relative z-10 inline-flex min-h-11 items-center underline"
       >
-        Workplace's copy (PDF)
+        Workplace copy (PDF)
       </a>
     );
   return null;

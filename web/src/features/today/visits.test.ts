@@ -18,7 +18,7 @@ test("a warning sign nobody has answered comes first", () => {
   const signed = { ...line("Sign", "draft", null), sign: "Refer first" };
   const groups = groupVisits([line("Draft", "draft", null), signed], TODAY);
   expect(groups.map((group) => [group.title, group.lines.map((line) => line.client)])).toEqual([
-    ["Red flags without an answer", ["Sign"]],
+    ["Unanswered red flags", ["Sign"]],
     ["To finish", ["Draft"]],
   ]);
 });
@@ -73,7 +73,7 @@ test("how long a follow-up is due is said in days", () => {
   expect(whenDue(line("A", "signed", "2026-11-26"), TODAY)).toBe("due in 1 day");
 });
 
-test("one looks for a visit by client or work, among one's own where asked", () => {
+test("one looks for a visit by client or work, among one’s own where asked", () => {
   const own = { ...line("Hugo Penn", "draft", null), work: "Charts", practitioner: "Ines" };
   const theirs = { ...line("Yara", "draft", null), work: "Charts", practitioner: "Tomas" };
   expect(sought([own, theirs], "chart", null)).toEqual([own, theirs]);

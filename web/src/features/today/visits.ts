@@ -8,7 +8,7 @@ export const STATE_WORDS: Record<Line["state"], string> = {
   new: "Not started",
   draft: "In progress",
   signed: "Signed",
-  changed: "Signed, then changed",
+  changed: "Changed since signing",
 };
 
 export type Group = {
@@ -60,7 +60,7 @@ export function groupVisits(lines: readonly Line[], today = dayOf(new Date())): 
   );
   const done = lines.filter((line) => line.state === "signed" && !due.includes(line));
   const groups: Group[] = [
-    { id: "sign", title: "Red flags without an answer", lines: signs },
+    { id: "sign", title: "Unanswered red flags", lines: signs },
     { id: "call", title: "Call back", lines: call },
     { id: "worse", title: "Worse than last time", lines: worse },
     { id: "today", title: "Visits today", lines: open.filter((line) => line.started_on === today) },

@@ -29,10 +29,10 @@ export function Clearing({
         ) : limit.clears ? (
           <b>{limit.clears}</b>
         ) : said === 1 ? (
-          <b>It holds until both are entered: by whom, and from which day.</b>
+          <b>Applies until cleared: enter who cleared it and from when.</b>
         ) : (
           <span>
-            Ask the {care.ask}. <u>{figure ? "Cleared, or set to a figure …" : "Cleared …"}</u>
+            Ask the {care.ask}. <u>{figure ? "Cleared or changed…" : "Cleared…"}</u>
           </span>
         )}
       </summary>
@@ -48,7 +48,7 @@ export function Clearing({
             field={{
               ...figure,
               label: limit.figure,
-              help: "Left open: the limit is lifted altogether.",
+              help: "Leave blank to lift the limit completely.",
             }}
           />
         )}

@@ -16,7 +16,7 @@ test("a day is sent once it is whole, and shown in words", async () => {
   expect(done.type).toHaveBeenCalledExactlyOnceWith(PATH, "2027-12-15", "cm");
 });
 
-test("a day in numbers is read in the practice's order", async () => {
+test("a day in numbers is read in the practice’s order", async () => {
   setDateOrder("mdy");
   const done = renderInVisit(entry, { visit });
   await userEvent.type(screen.getByRole("textbox"), "3/4/2027{Enter}");
@@ -27,7 +27,7 @@ test("a day in numbers is read in the practice's order", async () => {
 test("what is no day is said and stays where it was typed", async () => {
   const done = renderInVisit(entry, { visit });
   await userEvent.type(screen.getByRole("textbox"), "31 feb{Enter}");
-  expect(screen.getByRole("alert").textContent).toContain("is not a day");
+  expect(screen.getByRole("alert").textContent).toContain("is not a date");
   expect(screen.getByRole<HTMLInputElement>("textbox").value).toBe("31 feb");
   expect(done.type).not.toHaveBeenCalled();
 });
@@ -36,7 +36,7 @@ test("a day before the visit is asked about", async () => {
   const done = renderInVisit(entry, { visit });
   await userEvent.type(screen.getByRole("textbox"), "2026-01-15{Enter}");
   expect(done.type).not.toHaveBeenCalled();
-  await userEvent.click(screen.getByRole("button", { name: "Keep it" }));
+  await userEvent.click(screen.getByRole("button", { name: "Save" }));
   expect(done.type).toHaveBeenCalledWith(PATH, "2026-01-15", "cm");
 });
 

@@ -92,7 +92,7 @@ export function DateEntry({ path, id, ahead }: { path: string; id: string; ahead
         {!readOnly && (
           <Popover.Root open={open} onOpenChange={setOpen}>
             <Popover.Trigger
-              aria-label="Choose in a calendar"
+              aria-label="Choose from calendar"
               className="absolute top-0 right-0 grid size-11 place-items-center"
             >
               <CalendarDays size={18} aria-hidden="true" />
@@ -105,7 +105,7 @@ export function DateEntry({ path, id, ahead }: { path: string; id: string; ahead
                 aria-label="Calendar"
                 className="z-50 border border-ink bg-ground p-3"
               >
-                <Suspense fallback={<p className="p-4 text-soft">Opening the calendar …</p>}>
+                <Suspense fallback={<p className="p-4 text-soft">Opening the calendar…</p>}>
                   <Calendar
                     day={held}
                     today={today}
@@ -123,7 +123,7 @@ export function DateEntry({ path, id, ahead }: { path: string; id: string; ahead
       </span>
       {unread && (
         <Notice id={`${id}-unread`} role="alert" className="mt-1 text-sm">
-          “{draft}” is not a day. Write it as 15 Dec, {IN_NUMBERS[dateOrder()]} or +4 weeks. Not
+          “{draft}” is not a date. Enter it as 15 Dec, {IN_NUMBERS[dateOrder()]} or +4 weeks. Not
           saved yet.
         </Notice>
       )}
@@ -133,8 +133,8 @@ export function DateEntry({ path, id, ahead }: { path: string; id: string; ahead
             {writtenDate(early)} is before this visit, on {writtenDate(visit.started_on)}.
           </p>
           <div className="mt-1 flex gap-2">
-            <Button onClick={() => setEarly(null)}>Leave it out</Button>
-            <Button onClick={() => put(early)}>Keep it</Button>
+            <Button onClick={() => setEarly(null)}>Clear</Button>
+            <Button onClick={() => put(early)}>Save</Button>
           </div>
         </Notice>
       )}

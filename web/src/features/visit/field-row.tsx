@@ -254,7 +254,7 @@ export function Trouble({ path, id }: { path: string; id: string }) {
   if (cell?.state === "kept" && cell.held?.self_reported && cell.held.value !== null)
     return (
       <p className="flex items-center gap-2 text-sm text-soft">
-        From the client, {shortDate(cell.held.changed_at)}
+        Reported by the client, {shortDate(cell.held.changed_at)}
         {!readOnly && (
           <button
             type="button"
@@ -269,7 +269,7 @@ export function Trouble({ path, id }: { path: string; id: string }) {
   if (cell?.state === "refused")
     return (
       <Notice id={`${id}-trouble`} role="alert" className="mt-1 text-sm">
-        {cell.problem?.detail} Not kept yet.
+        {cell.problem?.detail} Not saved yet.
         {(cell.problem?.choices ?? []).length > 0 && (
           <span className="mt-1 flex flex-wrap gap-1.5">
             {cell.problem?.choices?.map((choice) => (
@@ -293,7 +293,7 @@ export function Trouble({ path, id }: { path: string; id: string }) {
               );
             }}
           >
-            Put it under{" "}
+            Move it to{" "}
             {fields.find((field) => field.id === cell.problem?.belongs)?.group.toLowerCase()}
           </Button>
         )}
@@ -302,7 +302,7 @@ export function Trouble({ path, id }: { path: string; id: string }) {
             className="mt-1 flex"
             onClick={() => seek(`ask.consent.${cell.problem?.consent ?? "notes"}`)}
           >
-            Record the consent
+            Record consent
           </Button>
         )}
       </Notice>
@@ -311,16 +311,14 @@ export function Trouble({ path, id }: { path: string; id: string }) {
     return (
       <Notice id={`${id}-trouble`} role="alert" className="mt-1 text-sm">
         <p>
-          {cell.held?.changed_by || "Somebody"} has put <b>{cell.held?.typed || "nothing"}</b> here
-          in the meantime; you typed <b>{cell.typed || "nothing"}</b>.
+          {cell.held?.changed_by || "Someone"} entered <b>{cell.held?.typed || "nothing"}</b> here
+          while you typed <b>{cell.typed || "nothing"}</b>.
         </p>
         <div className="mt-1 flex gap-2">
           <Button onClick={() => queue.settle(path, "mine", unit)}>Mine</Button>
           <Button onClick={() => queue.settle(path, "theirs", unit)}>Theirs</Button>
           {fieldOf(path, [...fields, ...catalogue.families])?.kind === "text" && (
-            <Button onClick={() => queue.settle(path, "both", unit)}>
-              Both, one after the other
-            </Button>
+            <Button onClick={() => queue.settle(path, "both", unit)}>Keep both</Button>
           )}
         </div>
       </Notice>

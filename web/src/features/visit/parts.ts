@@ -11,8 +11,8 @@ export function slug(label: string): string {
 /** The parts of Look, in their order. */
 export const LOOK_PARTS = {
   walk: "As found",
-  pieces: "Pieces",
-  habits: "Watch",
+  pieces: "Equipment",
+  habits: "Habits",
   room: "Room",
   photos: "Photos",
 } as const;
@@ -24,7 +24,7 @@ export const WORK_PARTS = {
   findings: "Findings",
   plans: "Plans",
   try: "Try",
-  choices: "Choices",
+  choices: "Options",
   strain: "Strain",
 } as const;
 export type WorkPart = keyof typeof WORK_PARTS;

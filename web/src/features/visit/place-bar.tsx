@@ -30,7 +30,7 @@ export function PlaceBar({
   const places = drawnVisit?.places ?? [];
   const next = FURTHER.find((id) => !places.some((place) => place.id === id));
   return (
-    <nav aria-label="Places" className="flex items-center gap-1 text-sm">
+    <nav aria-label="Workplaces" className="flex items-center gap-1 text-sm">
       {places.length > 1 &&
         places.map((one) => (
           <button
@@ -49,13 +49,13 @@ export function PlaceBar({
       {next && !readOnly && (
         <button
           type="button"
-          aria-label="Add a place"
-          title="Add a place"
+          aria-label="Add a workplace"
+          title="Add a workplace"
           onClick={() => setNaming(next)}
           className="flex min-h-11 items-center gap-1 px-2 text-soft hover:text-ink"
         >
           <Plus size={16} />
-          {places.length < 2 && "Place"}
+          {places.length < 2 && "Workplace"}
         </button>
       )}
       {naming && (
@@ -91,8 +91,8 @@ function NamePlace({
     <Modal
       open
       onOpenChange={(open) => !open && onDone(false)}
-      title={id === MAIN ? "The main place" : "A further place"}
-      says="The body is measured once. Each place has its own pieces, settings and targets; the report holds them all."
+      title={id === MAIN ? "Main workplace" : "Additional workplace"}
+      says="The client is measured once. Each workplace has its own equipment and targets, all in one report."
     >
       <form
         className="space-y-4"
@@ -105,14 +105,14 @@ function NamePlace({
       >
         {id !== MAIN && (
           <LabelledInput
-            label="The first place is"
+            label="The first workplace is"
             value={main}
             placeholder="Desk in the office"
             onChange={(event) => setMain(event.target.value)}
           />
         )}
         <LabelledInput
-          label={id === MAIN ? "It is called" : "This one is"}
+          label={id === MAIN ? "Name" : "This one is"}
           value={name}
           placeholder="Counter"
           onChange={(event) => setName(event.target.value)}
@@ -121,7 +121,7 @@ function NamePlace({
           <legend className="mb-1 font-semibold">Worked at</legend>
           <Segments label="Worked at" value={use} choices={USES} onChange={setUse} />
         </fieldset>
-        <Button type="submit">Keep it</Button>
+        <Button type="submit">Save</Button>
       </form>
     </Modal>
   );

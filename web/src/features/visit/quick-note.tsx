@@ -7,7 +7,7 @@ import { useNavigation } from "./state/navigation";
 import { useCells } from "./state/recording";
 import { AddPicture } from "./steps/look/photographs/add-picture";
 
-/** A note or a picture from wherever one stands; points are placed later. */
+/** A note or photo from any step; points are placed later. */
 export function QuickNote({
   open,
   onOpenChange,
@@ -25,8 +25,8 @@ export function QuickNote({
     <Modal
       open={open}
       onOpenChange={onOpenChange}
-      title="A note or a picture"
-      says="Saved to this visit straight away."
+      title="Add a note or photo"
+      says="Saved to this visit immediately."
     >
       {note && <FieldRow field={note} />}
       <div className="mt-4">
@@ -34,7 +34,7 @@ export function QuickNote({
           <AddPicture onAdded={shut} />
         ) : (
           <Notice className="text-sm">
-            Photos are off: no consent to photographs recorded.{" "}
+            Photos are off: no consent to photos recorded.{" "}
             <button
               type="button"
               className="min-h-11 underline"

@@ -47,13 +47,13 @@ test("where something was refused, saved is said of the rest alone", () => {
     problem: null,
   } as const;
   expect(status({ pending: 0, here: 0, cells: new Map([["seat", refused]]) }, false)).toBe(
-    "The rest saved",
+    "Everything else saved",
   );
 });
 
 test("kept on this device is said once the last letter is kept, and not before", () => {
   expect(status({})).toBe("2 kept on this device");
-  expect(status({ typing: 1 })).toBe("Saving …"); // a field has not handed its text over
-  expect(status({ onDisk: false })).toBe("Keeping …"); // handed over, and not on the disk yet
+  expect(status({ typing: 1 })).toBe("Saving…"); // a field has not handed its text over
+  expect(status({ onDisk: false })).toBe("Saving on this device…"); // handed over, and not on the disk yet
   expect(status({ pending: 3 })).not.toContain("kept"); // on its way
 });

@@ -36,7 +36,7 @@ export function SaveStatus({ queue, brief }: { queue: ChangeQueue; brief: boolea
         >
           {[
             refused.length > 0 && `${refused.length} not saved`,
-            contested.length > 0 && `${contested.length} to settle`,
+            contested.length > 0 && `${contested.length} to resolve`,
           ]
             .filter(Boolean)
             .join(", ")}
@@ -61,7 +61,7 @@ export function SaveStatus({ queue, brief }: { queue: ChangeQueue; brief: boolea
       </span>
       {snapshot.full && (
         <span role="alert" className="border-l-4 border-ink pl-2 text-sm leading-tight">
-          This device is full: leave the page open until all is sent.
+          This device is full. Keep this page open until everything has been sent.
         </span>
       )}
     </div>
@@ -72,16 +72,16 @@ const OPEN = new Set(["refused", "stale"]);
 
 function wordsFor(snapshot: Snapshot, pictures: number, away: boolean, brief: boolean): string {
   const { pending, here, typing } = snapshot;
-  if (typing > 0) return "Saving …";
+  if (typing > 0) return "Saving…";
   if (pending > 0 && pending === here)
     return snapshot.onDisk
       ? `${pending} ${brief ? "kept here" : "kept on this device"}`
-      : "Keeping …";
+      : "Saving on this device…";
   if (pending > 0)
-    return snapshot.offline ? `${pending} ${brief ? "here" : "on this device"}` : "Saving …";
-  if (away) return "No network";
+    return snapshot.offline ? `${pending} ${brief ? "here" : "on this device"}` : "Saving…";
+  if (away) return "Offline";
   if (pictures) return `Sending ${pictures} photo${pictures > 1 ? "s" : ""}`;
   const rest = [...snapshot.cells.values()].some((cell) => OPEN.has(cell.state));
-  const saved = rest ? "The rest saved" : "Saved";
+  const saved = rest ? "Everything else saved" : "Saved";
   return snapshot.keptAt && !brief ? `${saved} ${clockTime(snapshot.keptAt)}` : saved;
 }

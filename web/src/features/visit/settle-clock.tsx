@@ -31,7 +31,7 @@ export function SettleClock() {
       >
         <Timer size={16} aria-hidden="true" />
         {over ? (
-          "Settled in: look again"
+          "Settle-in time is over: check again"
         ) : (
           <>
             <span className="hidden desk:inline">Settling in</span>

@@ -12,13 +12,13 @@ export function SignedDialog({ queue, version }: { queue: ChangeQueue; version: 
       open={asking}
       onOpenChange={(open) => !open && onAnswer(false)}
       title={`Version ${version} is signed`}
-      says={`It stays as it was signed. A change opens the visit again, and version ${version + 1} waits for your signature.`}
+      says={`It stays as signed. A change reopens the visit, and version ${version + 1} will need your signature.`}
     >
       <div className="flex gap-2">
         <Button look="next" onClick={() => onAnswer(false)}>
-          Leave it as signed
+          Cancel
         </Button>
-        <Button onClick={() => onAnswer(true)}>Change it all the same</Button>
+        <Button onClick={() => onAnswer(true)}>Edit anyway</Button>
       </div>
     </Modal>
   );

@@ -42,10 +42,10 @@ export function Stage({
   const active = useDrawing((state) => state.active);
   const label = useDrawing(({ tape, posed, habits }) =>
     tape && posed
-      ? "The client in the pose of the dimension, with the tape on it; the panel says the same in words"
+      ? "The client in position for this dimension, with the tape; the panel describes it in words"
       : habits
-        ? "Side view of the client with what can be seen of the body; each is one tap"
-        : "Side view of the client at the workstation; the table after it holds the same numbers",
+        ? "Side view of the client with the habits to look for; tap each one you see"
+        : "Side view of the client at the workstation; the table below has the same numbers",
   );
   return (
     <section
@@ -113,19 +113,19 @@ function Switches({ head }: { head: React.ReactNode }) {
     <div className="flex shrink-0 items-center gap-x-3 gap-y-1 overflow-x-auto px-3 pt-1 desk:flex-wrap desk:justify-between desk:overflow-visible">
       {posed !== null && (
         <Segments
-          label="Drawn"
+          label="View"
           compact
           value={posed ? "pose" : "desk"}
           onChange={(value) => set({ posed: value === "pose" })}
           choices={[
-            { value: "pose", label: "The dimension" },
+            { value: "pose", label: "Dimension" },
             { value: "desk", label: "At the desk" },
           ]}
         />
       )}
       {!posed && (
         <Segments
-          label="Settings drawn"
+          label="Settings shown"
           compact
           value={between === null ? show : ""}
           onChange={(value) =>
@@ -133,7 +133,7 @@ function Switches({ head }: { head: React.ReactNode }) {
           }
           choices={[
             { value: "found", label: "As found" },
-            { value: "target", label: "Setting" },
+            { value: "target", label: "Target" },
             { value: "left", label: "As left" },
           ]}
         />
@@ -142,7 +142,7 @@ function Switches({ head }: { head: React.ReactNode }) {
       {!posed && !habits && !head && <BeforeAfter />}
       {!posed && stands && (
         <Segments
-          label="Postures drawn"
+          label="Postures shown"
           compact
           value={habits && mode !== "standing" ? "seated" : mode}
           onChange={(value) => set({ mode: value as View["mode"] })}
@@ -154,11 +154,11 @@ function Switches({ head }: { head: React.ReactNode }) {
   );
 }
 
-/** The drawing alone, to point at together with the client. */
+/** Drawing only, to point at together with the client. */
 function Enlarge() {
   const { set } = useDrawingStore();
   const alone = useDrawing((state) => state.chosenRoom === "alone");
-  const words = alone ? "Back beside the panel" : "The drawing alone";
+  const words = alone ? "Show the panel" : "Drawing only";
   if (usePhone()) return null;
   return (
     <Tip words={words} hotkey="w">
@@ -179,7 +179,7 @@ const DataTable = memo(function DataTable({ rows }: { rows: Rows }) {
   return (
     <div className="sr-only">
       <table>
-        <caption>Heights and distances of the drawing</caption>
+        <caption>Heights and distances in the drawing</caption>
         <thead>
           <tr>
             <th>Posture</th>

@@ -174,7 +174,7 @@ function useUndo(): () => void {
     const taken = kept.undo(unit);
     if (taken === null) return;
     const label = catalogue.fields.find((field) => field.id === taken)?.label;
-    saidWithUndo(`Taken back: ${label ?? "the last change"}`, async () => kept.redo(unit), "Redo");
+    saidWithUndo(`Undone: ${label ?? "the last change"}`, async () => kept.redo(unit), "Redo");
   }, [kept, unit, catalogue]);
 }
 

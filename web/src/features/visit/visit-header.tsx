@@ -57,12 +57,12 @@ export function VisitHeader({
       act: nextUnit,
     },
     {
-      label: night ? "Day colours" : "Night colours",
+      label: night ? "Light mode" : "Dark mode",
       key: "",
       icon: night ? Sun : Moon,
       act: () => changeSettings({ night: !night }),
     },
-    { label: "Keys and marks", key: "?", icon: CircleHelp, act: onHelp },
+    { label: "Shortcuts and symbols", key: "?", icon: CircleHelp, act: onHelp },
   ];
   return (
     <header className="col-span-full flex min-w-0 items-center gap-1 border-b border-hair px-2 desk:gap-4 desk:pr-3">

@@ -30,7 +30,7 @@ export function VisitPage() {
   if (visit.isError && !visit.data)
     return (
       <main id="main" className="p-8">
-        <h1 className="mb-3 text-2xl">This visit can't be opened</h1>
+        <h1 className="mb-3 text-2xl">This visit can’t be opened</h1>
         <p role="alert" className="mb-3">
           {visit.error.message}
         </p>
@@ -42,11 +42,11 @@ export function VisitPage() {
   if (!visit.data || !fields.data || !words)
     return (
       <main id="main" className="grid h-full grid-rows-[56px_1fr] gap-6 p-6">
-        <Skeleton page lines={1} label="Opening the visit" />
+        <Skeleton page lines={1} label="Loading" />
         <div className="max-w-md">
-          <Skeleton lines={9} label="Opening the visit" />
+          <Skeleton lines={9} label="Loading" />
           {away && (
-            <p className="mt-4 text-soft">Without network the first one takes some seconds.</p>
+            <p className="mt-4 text-soft">Offline, the first visit takes a few seconds to open.</p>
           )}
         </div>
       </main>

@@ -126,7 +126,7 @@ export function useSignIn() {
       const me = await whoAmI();
       if (me) return me;
       throw new Error(
-        "Signed in, but this browser did not keep the session cookie. Allow cookies for this address, or open it by HTTPS.",
+        "Signed in, but this browser didn’t keep the session cookie. Allow cookies for this site, or open it via HTTPS.",
       );
     },
     onSuccess: (me) => forgetAllBut(queries, me),

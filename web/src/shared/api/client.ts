@@ -83,7 +83,7 @@ export class Refused extends Error {
 /** What a refusing answer says, as the error to throw. */
 function refusal(status: number, said: unknown): Refused {
   if (said && typeof said === "object" && "detail" in said) return new Refused(said as Problem);
-  const detail = `The server answered ${status}.`;
+  const detail = `Server error ${status}.`;
   return new Refused({ type: "http", title: detail, status, detail });
 }
 

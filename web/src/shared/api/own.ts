@@ -19,7 +19,7 @@ export const ROUND_WORDS: Record<CheckRound["round"], string> = {
 };
 
 export const LEVELS: Record<Level, string> = {
-  fine: "Fine as it is",
+  fine: "No action needed",
   advice: "Written advice",
   call: "Call",
   visit: "Visit",

@@ -94,7 +94,7 @@ export async function answerHere(request: Request): Promise<Response | null> {
 }
 
 const NOT_HERE =
-  "This visit is not on this device. It opens here once the network is back; visits of today and those opened before are taken along.";
+  "This visit is not on this device. It opens when you are back online; today’s visits and those opened before are saved here.";
 
 /** Python comes as soon as it may be wanted: the first visit opens that much sooner. */
 network.subscribe(({ away }) => {
@@ -229,7 +229,7 @@ async function addPhoto(request: Request, path: string, photoId: string): Promis
     const by = Math.min(1, LONGEST_SIDE / Math.max(width, height));
     size = { width: Math.round(width * by), height: Math.round(height * by) };
   } catch {
-    return refusal("bad-picture", "This is no picture that can be kept: JPEG, PNG or WebP.", 422);
+    return refusal("bad-picture", "This file isn’t a JPEG, PNG or WebP photo.", 422);
   }
   const digest = new Uint8Array(await crypto.subtle.digest("SHA-256", picture));
   const sha256 = [...digest].map((value) => value.toString(16).padStart(2, "0")).join("");
@@ -238,7 +238,7 @@ async function addPhoto(request: Request, path: string, photoId: string): Promis
   if (said.status !== 200) return written(said);
   const visit = path.split("/")[1] ?? "";
   const stored = await keepSealed(photoName(photoId), picture, visit);
-  if (!stored) return refusal("no-room", "This device has no room for the picture.", 507);
+  if (!stored) return refusal("no-room", "There is no space on this device for the photo.", 507);
   await putOut({ kind: "photo", of: visit, method: "PUT", path, body, photo: photoId, type });
   return written(said);
 }

@@ -79,7 +79,7 @@ test("what the server refuses stays to be seen, with its reason, until somebody 
   const { refused, count } = outbox.getState();
   expect(refused.map(({ says }) => says)).toEqual([
     "Name: at most 200 letters.",
-    "The server answered 403.",
+    "Server error 403.",
   ]);
   expect(count).toBe(2);
   await letGoRefused(refused[0]?.name ?? "");

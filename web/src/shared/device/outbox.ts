@@ -70,7 +70,7 @@ export async function sendOut(
       refused.push({
         name,
         what: out,
-        says: said.detail ?? `The server answered ${answer.status}.`,
+        says: said.detail ?? `Server error ${answer.status}.`,
       });
     }
   }

@@ -39,11 +39,11 @@ test("once nobody answers, this device does", async () => {
 test("what no device answers fails as a connection does", async () => {
   serve({});
   await expect(send(new Request(new URL("/api/own/page", location.origin)))).rejects.toThrow(
-    "The server can't be reached.",
+    "Can’t reach the server.",
   );
 });
 
-test("a page that can't go on alone only asks the server", async () => {
+test("a page that can’t go on alone only asks the server", async () => {
   installed.setState({ ready: false });
   await keepSealed("answer:/api/clients", [{ id: "kept" }]);
   serve({});
@@ -51,7 +51,7 @@ test("a page that can't go on alone only asks the server", async () => {
   expect(network.getState().away).toBe(false);
 });
 
-test("a call that was given up is not the server's fault", async () => {
+test("a call that was given up is not the server’s fault", async () => {
   const giving = new AbortController();
   giving.abort();
   serve({});

@@ -17,7 +17,7 @@ export async function send(request: Request): Promise<Response> {
   }
   const answer = await answerHere(again);
   if (answer) return answer;
-  throw new TypeError("The server can't be reached.");
+  throw new TypeError("Can’t reach the server.");
 }
 
 /** An answer of the server's, kept where it will be wanted without it. */

@@ -102,7 +102,7 @@ test("nothing is kept or found while nobody is here", async () => {
   expect(await (await deviceDb()).kept.count()).toBe(0);
 });
 
-test("one member sees nothing of another's", async () => {
+test("one member sees nothing of another’s", async () => {
   await openForSession(ines());
   await keepSealed("visit:1", "mine");
   await openForSession({ ...ines(ANOTHER_SESSION), email: "tom@example.org", id: "member-2" });
@@ -173,7 +173,7 @@ test("after its last day nothing is opened any more, and all of it goes", async 
   expect(await (await deviceDb()).kept.count()).toBe(0);
 });
 
-test("signing out leaves nothing of a member's", async () => {
+test("signing out leaves nothing of a member’s", async () => {
   await openForSession(ines());
   await keepSealed("visit:1", "mine");
   await leaveNothing(INES);
@@ -192,7 +192,7 @@ test("of somebody who left the practice nothing stays, and their name is told on
   expect(await idsHere()).toEqual([]);
 });
 
-test("the page hears when somebody else's things are opened, and not when the same are opened again", async () => {
+test("the page hears when somebody else’s things are opened, and not when the same are opened again", async () => {
   let heard = 0;
   whenSomebodyElse(() => {
     heard += 1;

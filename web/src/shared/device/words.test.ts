@@ -64,7 +64,7 @@ test("the later of what tab and disk hold is taken up", async () => {
   expect(recallWords(VISIT)).toEqual(later);
 });
 
-test("what can't be opened any more counts as nothing", async () => {
+test("what can’t be opened any more counts as nothing", async () => {
   await keepOnDisk(VISIT, words(1, [change("a", "1")]));
   const opened = vault.getState().opened;
   vault.setState({ opened: { member: "tom@example.org", key: new Uint8Array(32) } });

@@ -51,7 +51,7 @@ export function Download({
       const answer = await (ask ? ask() : fetch(href, { credentials: "same-origin" }));
       if (!answer.ok) {
         const problem = (await answer.json().catch(() => null)) as { detail?: string } | null;
-        throw new Error(problem?.detail ?? `The server answered ${answer.status}.`);
+        throw new Error(problem?.detail ?? `Server error ${answer.status}.`);
       }
       saveAs(await read(answer, setComing), file);
     } catch (error) {
@@ -72,7 +72,7 @@ export function Download({
       <span className="flex-1 text-left">{children}</span>
       {busy && (
         <span role="status" className="figures text-sm text-soft">
-          {coming === null || coming === undefined ? "Preparing …" : `${coming}%`}
+          {coming === null || coming === undefined ? "Preparing…" : `${coming}%`}
         </span>
       )}
     </Button>

@@ -231,7 +231,7 @@ test("what waits is sent upon the version it was typed on, so that a reload asks
   expect(server.entries.get("seat")?.typed).toBe("50");
 });
 
-test("a store that can't be read or is full is said and breaks nothing", async () => {
+test("a store that can’t be read or is full is said and breaks nothing", async () => {
   sessionStorage.setItem("plumb:words:visit", "{half");
   const queue = open();
   expect(queue.cell("seat").typed).toBe("");

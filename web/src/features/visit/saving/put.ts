@@ -2,7 +2,7 @@ import { api, type Problem, type Schemas } from "@/shared/api/client";
 import type { View } from "@/shared/api/queries";
 
 export function failed(status: number): Problem {
-  const detail = `The server failed on this (${status}).`;
+  const detail = `The server couldn’t process this (${status}).`;
   return { type: "failed", title: detail, status, detail };
 }
 

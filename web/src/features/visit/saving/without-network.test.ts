@@ -79,7 +79,7 @@ async function typed(queue: ChangeQueue, ...each: readonly (readonly [string, st
   }
 }
 
-test("a field typed into again and again without network is one change upon the server's version", async () => {
+test("a field typed into again and again without network is one change upon the server’s version", async () => {
   server.set("seat", entry("seat", "46 cm", 4));
   const queue = open();
   await typed(queue, ["seat", "47"], ["surface", "72"], ["seat", "48"]);

@@ -116,7 +116,7 @@ describe("the drawing ahead of the server", () => {
     expect(ahead.store.getState()).toMatchObject({ drawn: null, waiting: false });
   });
 
-  it("draws a further place by its own paths, and leaves out what is another place's", async () => {
+  it("draws a further place by its own paths, and leaves out what is another place’s", async () => {
     followed("2");
     runner.drawAhead.mockResolvedValue(drawing("place"));
     queue.put("look.found.seat", "40");

@@ -41,7 +41,7 @@ describe("the core runner", () => {
     POST.mockReset().mockResolvedValue({ data: { excess_deg: 1 } });
   });
 
-  it("asks the server until the page's own core holds the visit", async () => {
+  it("asks the server until the page’s own core holds the visit", async () => {
     const runner = runnerWith(() => ({ answer: '{"excess_deg":2}' }));
     expect((await runner.tryOut("v", 1, trial)).excess_deg).toBe(1);
     await runner.open("v", 1);

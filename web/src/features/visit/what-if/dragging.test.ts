@@ -33,7 +33,7 @@ describe("dragging on the drawing", () => {
     expect(held && draggedTo(held, -50, 0, scene, "mm")).toBe("700");
   });
 
-  it("reads the mouse on the plan's own scale, to the left where it lies there", () => {
+  it("reads the mouse on the plan’s own scale, to the left where it lies there", () => {
     const held = heldBy("mouse", "plan", rows, scene);
     expect(held?.path).toBe("work.seated.mouse");
     expect(held && draggedTo(held, -25, 0, scene, "mm")).toBe("445");

@@ -10,7 +10,7 @@ export function WhatIfBar() {
   const { tried } = trial;
   return (
     <section
-      aria-label="Being tried"
+      aria-label="Trial"
       className="flex min-w-0 flex-1 items-center border border-dashed border-ink bg-deep max-[1180px]:order-last max-[1180px]:basis-full"
     >
       <button
@@ -22,13 +22,13 @@ export function WhatIfBar() {
           {what(trial.found, Object.keys(trial.tries).length, trial.label, trial.snapshot?.label)}
         </span>
         <span className="figures block truncate" aria-live="polite">
-          {tried ? <Left of={tried} /> : "Working it out …"}
+          {tried ? <Left of={tried} /> : "Calculating…"}
         </span>
       </button>
       <button
         type="button"
-        aria-label="Back to best"
-        title="Back to best"
+        aria-label="Reset to target"
+        title="Reset to target"
         onClick={bench.toBest}
         className="grid size-11 shrink-0 place-items-center hover:bg-ground"
       >
@@ -44,7 +44,7 @@ function what(
   label: string | null,
   against: string | undefined,
 ): string {
-  const counted = many === 1 ? "Trying one thing" : `Trying ${many} things`;
+  const counted = many === 1 ? "Trying 1 change" : `Trying ${many} changes`;
   const tried = label ?? (found ? "As found" : many ? counted : "As saved");
   return against === undefined ? tried : `${tried} over ${against}`;
 }
@@ -57,7 +57,7 @@ export function Left({
 }) {
   return (
     <>
-      <b>{of.excess_deg.toFixed(0)}°</b> outside
+      <b>{of.excess_deg.toFixed(0)}°</b> out of range
       {of.minutes != null && (
         <>
           , <b>{Math.round(of.minutes)}</b> min a day

@@ -47,7 +47,7 @@ export function AskPanel() {
       <FromClient />
       <LastTime />
       <PartTabs
-        label="Parts of this step"
+        label="Sections of this step"
         parts={parts}
         present={slug(present)}
         onChoose={setPart}

@@ -29,7 +29,7 @@ const catalogue = {
 test("none of them answers only what is still open", async () => {
   const cells = new Map([["ask.sign.calf", cell("yes")]]);
   const done = renderInVisit(<RedFlags onDone={() => {}} />, { fields: flags, catalogue, cells });
-  await userEvent.click(screen.getByRole("button", { name: /asked about/ }));
+  await userEvent.click(screen.getByRole("button", { name: /asked:/ }));
   expect(done.typeAll).toHaveBeenCalledWith([["ask.sign.fall", "no"]], "cm");
 });
 

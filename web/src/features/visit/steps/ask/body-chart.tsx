@@ -8,7 +8,7 @@ const WORDS: MapWords = {
   back: "Back",
   left: "left",
   right: "right",
-  all: "Regions; arrows move, digits 0 to 9 and plus give the strength",
+  all: "Body regions: arrow keys move, 0 to 9 and + set the intensity",
   region: (region, strength) =>
     `${region.label}, ${strength ? `${strength} of 10` : "no discomfort"}`,
 };

@@ -48,7 +48,7 @@ export function Conditions({ onDone }: { onDone: () => void }) {
               <FieldRow field={group} />
               {!said && care?.since && (
                 <p className="text-sm font-semibold">
-                  On record since {care.since}. It holds until you answer or it is cleared.
+                  On record since {care.since}. It applies until you answer or it is cleared.
                 </p>
               )}
               {on && (
@@ -65,9 +65,10 @@ export function Conditions({ onDone }: { onDone: () => void }) {
           );
         })}
       </ul>
-      <h4 className="mt-4 font-semibold">Limits of a joint</h4>
+      <h4 className="mt-4 font-semibold">Joint limits</h4>
       <p className="text-sm text-soft">
-        In degrees, as measured or as the clinician says. Seat, movements and papers keep to them.
+        In degrees, as measured or as advised by the clinician. Targets, movements and reports
+        respect them.
       </p>
       {fields
         .filter((field) => field.id.startsWith("ask.joint."))
@@ -89,7 +90,7 @@ function Question({ care }: { care: Schemas["PrecautionView"] }) {
   return (
     <details>
       <summary className="flex min-h-11 items-center desk:min-h-8">
-        <u>Letter to the {care.ask} …</u>
+        <u>Letter to the {care.ask}…</u>
       </summary>
       {stands && (
         <div className="mb-2 grid gap-2 sm:grid-cols-2">
@@ -98,7 +99,9 @@ function Question({ care }: { care: Schemas["PrecautionView"] }) {
               key={field.id}
               field={{
                 ...field,
-                label: field.id.endsWith("from") ? "Asked: from" : "Asked: standing in each hour",
+                label: field.id.endsWith("from")
+                  ? "Question: from"
+                  : "Question: standing in each hour",
               }}
             />
           ))}
@@ -110,7 +113,7 @@ function Question({ care }: { care: Schemas["PrecautionView"] }) {
         rel="noreferrer"
         className="flex min-h-11 items-center gap-2 underline"
       >
-        <FileText size={16} aria-hidden="true" /> Letter with the question (PDF)
+        <FileText size={16} aria-hidden="true" /> Letter with this question (PDF)
       </a>
     </details>
   );

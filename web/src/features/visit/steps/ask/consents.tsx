@@ -98,7 +98,7 @@ function One({ consent }: { consent: Schemas["Consent"] }) {
               onClick={() => setAsking(true)}
               aria-label={`Withdraw: ${consent.label}`}
             >
-              Withdraw …
+              Withdraw…
             </Button>
           ) : (
             <Button

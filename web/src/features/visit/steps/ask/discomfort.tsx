@@ -94,9 +94,9 @@ function Strength({ value, onValue }: { value: number; onValue: (value: number) 
   const { readOnly } = useVisitFacts();
   return (
     <>
-      <p className="mb-1.5 text-sm text-soft">Strength, 0 none to 10 the worst there is</p>
+      <p className="mb-1.5 text-sm text-soft">Intensity, 0 (none) to 10 (worst imaginable)</p>
       <RadioGroup.Root
-        aria-label="Strength"
+        aria-label="Intensity"
         value={`${value}`}
         disabled={readOnly}
         onValueChange={(next) => onValue(Number(next))}

@@ -24,8 +24,8 @@ export function FromClient() {
         params={{ checkId: last.id }}
         className="inline-flex min-h-9 items-center underline"
       >
-        The client's own answers, {ROUND_WORDS[last.round].toLowerCase()} (
-        {shortDate(last.sent_at ?? "")}): look, and take over
+        The client’s own answers, {ROUND_WORDS[last.round].toLowerCase()} (
+        {shortDate(last.sent_at ?? "")}): review and copy
       </Link>
     </Notice>
   );

@@ -11,7 +11,7 @@ export function LastTime() {
     ["Conditions", since.conditions],
     ["Consents", since.consents],
     [
-      "Asked of the workplace",
+      "Requested from the workplace",
       since.tasks.map((task) => `${task.title}: ${task.answer || "no answer yet"}`),
     ],
   ];

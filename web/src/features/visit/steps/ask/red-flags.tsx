@@ -27,7 +27,7 @@ export function RedFlags({ onDone }: { onDone: () => void }) {
   return (
     <div>
       <p className="mb-2 text-sm">
-        Ask about each. The answers are recorded in any case, with or without consent to notes.
+        Ask about each. Answers are recorded with or without consent to notes.
       </p>
       {!readOnly && open.length > 0 && (
         <Button
@@ -38,8 +38,8 @@ export function RedFlags({ onDone }: { onDone: () => void }) {
           }}
         >
           {untouched
-            ? "All asked about: none of them is there"
-            : `The ${open.length === 1 ? "last one" : `other ${open.length}`} asked about: not there`}
+            ? "All asked: none present"
+            : `The ${open.length === 1 ? "last one" : `other ${open.length}`} asked: not present`}
         </Button>
       )}
       <div className="desk:columns-2 desk:gap-x-10">
@@ -62,7 +62,7 @@ export function RedFlags({ onDone }: { onDone: () => void }) {
           </section>
         ))}
         <section aria-label="Any other sign" className="break-inside-avoid-column">
-          <h4 className="border-b-2 border-ink font-semibold">Anything else that worries you</h4>
+          <h4 className="border-b-2 border-ink font-semibold">Anything else that concerns you</h4>
           {other && (
             <FlagAnswer
               path={other.id}
@@ -139,7 +139,7 @@ function FlagAnswer({
           {answer && answeredBy && answeredOn && (
             <div className="border-t border-hair pt-2">
               <p className="text-sm text-soft">
-                Movements and settings for the part concerned wait until a clinician has answered.
+                Movements and settings for this body part wait for a clinician’s answer.
               </p>
               <FieldRow field={answer} />
               {cells.get(answer.id)?.typed && (

@@ -49,8 +49,10 @@ export function LookPanel() {
   }));
   return (
     <>
-      <StepHead says="The workstation as found. Leave blank what you don't know.">Look</StepHead>
-      <PartTabs label="Parts of this step" parts={parts} present={present} onChoose={setPart}>
+      <StepHead says="The workstation as found. Leave blank anything you don’t know.">
+        Look
+      </StepHead>
+      <PartTabs label="Sections of this step" parts={parts} present={present} onChoose={setPart}>
         <Panel />
         {present !== "walk" && (
           <PanelFoot>

@@ -75,18 +75,21 @@ export function Pieces() {
               <div className="pb-4">
                 {!readOnly && (
                   <div className="mb-3 flex flex-wrap gap-2">
-                    <FromShelf piece={piece.id} title={`Shelf: ${piece.label.toLowerCase()}`}>
-                      Choose from shelf
+                    <FromShelf
+                      piece={piece.id}
+                      title={`Equipment list: ${piece.label.toLowerCase()}`}
+                    >
+                      Choose from equipment list
                     </FromShelf>
                     <KeepOnShelf piece={piece.id} fields={mine}>
-                      Save to shelf
+                      Save to equipment list
                     </KeepOnShelf>
                   </div>
                 )}
                 <FieldsForm fields={mine} />
                 {piece.id === "desk" && drawnVisit?.display && (
                   <p className="mt-2 border-l-4 border-ink pl-3" role="status">
-                    {drawnVisit.display} Set gives the height the display should show.
+                    {drawnVisit.display} Set shows the height the display should read.
                   </p>
                 )}
               </div>

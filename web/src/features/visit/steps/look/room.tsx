@@ -28,7 +28,7 @@ export function Room() {
       {!readOnly && unanswered.length > 0 && (
         <Button className="mb-4 w-full desk:w-auto" onClick={allRight}>
           {unanswered.length === catalogue.room.length
-            ? "All looked at: in order"
+            ? "All checked: in order"
             : `The other ${unanswered.length}: in order`}
         </Button>
       )}
@@ -94,7 +94,7 @@ function Light() {
       {!readOnly && (
         <Button onClick={take} disabled={meter.isPending} className="w-full">
           <Sun size={18} aria-hidden="true" />
-          {meter.isPending ? "Reading …" : "Read light meter"}
+          {meter.isPending ? "Reading…" : "Read light meter"}
         </Button>
       )}
       <div aria-live="polite">

@@ -65,7 +65,7 @@ export function FromShelf({
         open={open}
         onOpenChange={setOpen}
         title={title}
-        says="A start, to be checked with the tape. It replaces what is there; z takes it back."
+        says="A starting point: check with the tape. Replaces the current values; press z to undo."
       >
         {own.length > 0 && (
           <>
@@ -104,7 +104,7 @@ export function FromShelf({
         </ul>
         {own.length + generic.length === 0 && (
           <p className="text-soft">
-            Nothing saved yet. Describe the equipment once, then save it to the shelf.
+            Nothing saved yet. Describe the equipment once, then save it to the equipment list.
           </p>
         )}
       </Modal>
@@ -148,14 +148,14 @@ export function KeepOnShelf({
       <Modal
         open={open}
         onOpenChange={setOpen}
-        title={piece === WORKSTATION ? "Keep this workstation" : "Keep on the shelf"}
-        says={`${many} values go with it.`}
+        title={piece === WORKSTATION ? "Save this workstation" : "Save to equipment list"}
+        says={`${many} values will be saved.`}
       >
         <form onSubmit={submit} className="space-y-4">
           <NameAndPlace name={name} place={place} onName={setName} onPlace={setPlace} />
           <Failure of={add} />
           <Button type="submit" look="next" disabled={add.isPending}>
-            Keep it
+            Save
           </Button>
         </form>
       </Modal>

@@ -98,7 +98,7 @@ export function Walk() {
       </div>
       <ForATime />
       <Button look="next" className="mt-3 w-full" data-next="" onClick={onward}>
-        {next ? `Next: ${next.label}` : "Next: Pieces"}
+        {next ? `Next: ${next.label}` : "Next: Equipment"}
       </Button>
       <Listed
         title="What the targets need"
@@ -141,7 +141,7 @@ function AsLeft({ field, onTaken }: { field: Field; onTaken: () => void }) {
             onTaken();
           }}
         >
-          Still so
+          No change
         </Button>
       )}
     </div>
@@ -154,8 +154,8 @@ function ForATime() {
   const temporary = useSince(visit.id, unit).data?.temporary ?? [];
   if (temporary.length === 0) return null;
   return (
-    <section aria-label="There for a time only" className="mt-4 space-y-3">
-      <h3 className="border-b border-ink pb-1">There for a time only</h3>
+    <section aria-label="Temporary" className="mt-4 space-y-3">
+      <h3 className="border-b border-ink pb-1">Temporary</h3>
       {temporary.map((one) => {
         const id = one.path.split(".")[2] ?? "";
         const field = memberField(catalogue, "look.temporary.*.now", id);

@@ -47,14 +47,14 @@ export function Watch() {
   return (
     <div>
       <p className="mb-3 text-sm">
-        Let them work for some minutes. Tap what you see on the figure; tap again to take it back.
-        The standing figure is marked apart.
+        Watch the client work for a few minutes. Tap what you see on the figure; tap again to remove
+        it. Mark the standing figure separately.
       </p>
       {marked.length === 0 && (
         <p className="border-l-4 border-hair pl-3 text-soft">
           {watched
-            ? "Watched, and nothing of it seen: what isn't marked counts as not there."
-            : "Nothing marked yet. Until something is marked, the report says habits were not observed."}
+            ? "Observed: none seen. Unmarked habits count as absent."
+            : "Nothing marked yet. Until you mark something, the report says habits were not observed."}
         </p>
       )}
       {watching && (
@@ -62,15 +62,15 @@ export function Watch() {
           field={{
             ...watching,
             label: marked.length
-              ? "Watched for some minutes: nothing else"
-              : "Watched for some minutes: none of these",
+              ? "Observed for a few minutes: nothing else"
+              : "Observed for a few minutes: none of these",
           }}
         />
       )}
       <Troubles
         of={catalogue.habits.map(({ id, label }) => ({ path: `look.habit.${id}`, label }))}
       />
-      <ol aria-label="Seen">
+      <ol aria-label="Observed">
         {marked.map((habit) => (
           <li key={habit.id} className="border-b border-hair">
             <button

@@ -8,7 +8,7 @@ import { useVisitFacts } from "../../state/facts";
 import { useCells, useQueue } from "../../state/recording";
 
 function ofWhom(sex: string | null): string {
-  return sex ? `the table's ${sex === "female" ? "women" : "men"}` : "the table, women and men";
+  return sex ? `the reference ${sex === "female" ? "women" : "men"}` : "the table, women and men";
 }
 
 const PLOT = { width: 300, height: 74 };

@@ -39,7 +39,7 @@ export function DimensionCard({
       </h3>
       <p>{entry.how}</p>
       <p className="mb-2 text-sm text-soft">
-        {isoName(measured.label, entry.iso_name)}For: {entry.used_for}. Watch:{" "}
+        {isoName(measured.label, entry.iso_name)}Used for: {entry.used_for}. Take care:{" "}
         {entry.mistakes.join(" ")}
       </p>
       <Readings measured={measured} entry={entry} many={many} id={id} onStep={onStep} />
@@ -67,7 +67,7 @@ export function DimensionCard({
             <span className="figures text-soft">± {measured.plus_minus}</span>
             <span className="text-sm text-soft">
               {measured.by}
-              {measured.heel && `, heel of ${measured.heel} taken off`}
+              {measured.heel && `, heel of ${measured.heel} subtracted`}
             </span>
           </p>
         )}

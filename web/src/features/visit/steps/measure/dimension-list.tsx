@@ -54,7 +54,7 @@ function Group({
 }) {
   if (!list.length) return null;
   return (
-    <section className="mb-3" aria-label={label || "The rest of the catalogue"}>
+    <section className="mb-3" aria-label={label || "All other dimensions"}>
       {label && <h3 className="border-b border-ink text-sm font-semibold">{label}</h3>}
       <ol className="grid grid-cols-2 gap-x-4 text-sm">
         {list.map((measured) => (
@@ -71,7 +71,7 @@ function Group({
                 {measured.doubts.some((doubt) => !doubt.kept) && (
                   <>
                     <span aria-hidden="true">? </span>
-                    <span className="sr-only">doubtful: </span>
+                    <span className="sr-only">query: </span>
                   </>
                 )}
                 {measured.label}
@@ -89,7 +89,7 @@ function Group({
 function shown(measured: Measured): React.ReactNode {
   if (measured.value && measured.origin === "carried_over") return `${measured.value} ↶`;
   if (measured.value && measured.origin === "self_measured") return `${measured.value} ⌂`;
-  if (measured.value) return measured.done ? measured.value : `${measured.value} …`;
+  if (measured.value) return measured.done ? measured.value : `${measured.value}…`;
   if (measured.needs_third) return "3rd";
   if (measured.skipped) return <span className="text-soft">left out</span>;
   if (measured.estimate) return <span className="text-soft">~{measured.estimate}</span>;

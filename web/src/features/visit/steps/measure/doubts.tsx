@@ -68,7 +68,7 @@ export function Doubts({ measured }: { measured: Schemas["Measured"] }) {
                 ))}
               </div>
               <label className="mt-1 block text-sm">
-                Or another reason
+                Another reason
                 <input
                   autoComplete="off"
                   name="reason"
@@ -81,14 +81,14 @@ export function Doubts({ measured }: { measured: Schemas["Measured"] }) {
             </form>
           ) : (
             <Button data-key="k" aria-keyshortcuts="k" onClick={() => setKeeping(true)}>
-              Keep it …
+              Keep value…
             </Button>
           )}
         </div>
       )}
       {!open.length && kept && (
         <p className="mt-1 text-sm">
-          Asked and kept: {kept.kept}.{" "}
+          Queried and kept: {kept.kept}.{" "}
           {!readOnly && (
             <button
               type="button"

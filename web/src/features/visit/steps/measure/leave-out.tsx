@@ -52,12 +52,12 @@ export function LeaveOut({
           aria-keyshortcuts="x"
           onClick={() => (skipped ? say("skip", "") : setAsking(true))}
         >
-          {skipped ? "Do measure it" : "Leave it out …"}
+          {skipped ? "Measure it" : "Leave out…"}
         </button>
       )}
       {canGuess && !asking && (
         <button type="button" className={QUIET} onClick={() => say("guess", guessed ? "" : "yes")}>
-          {guessed ? "Do without the estimate" : "Do with an estimate all the same"}
+          {guessed ? "Don’t estimate" : "Use an estimate anyway"}
         </button>
       )}
     </div>

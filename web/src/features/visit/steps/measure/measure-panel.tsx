@@ -89,7 +89,7 @@ export function MeasurePanel() {
       [go],
     ),
   );
-  if (!now) return <Skeleton lines={8} label="Fetching what is to be measured" />;
+  if (!now) return <Skeleton lines={8} label="Loading" />;
   const done = list.filter((measured) => measured.done).length;
   const turns = next && next.posture !== now.posture;
   const sheet = all.flatMap((measured) => measured.doubts).find((doubt) => doubt.kind === "sheet");
@@ -149,7 +149,7 @@ function ListChoice() {
         ...lists.map((list) => ({ value: list.id, label: list.name })),
         ...(["short", "full", ...lists.map((list) => list.id)].includes(chosen)
           ? []
-          : [{ value: chosen, label: "A deleted list: short" }]),
+          : [{ value: chosen, label: "Deleted list (short list used)" }]),
       ]}
     />
   );
@@ -161,9 +161,9 @@ function Again({ onChoose }: { onChoose: (name: string) => void }) {
   const again = drawnVisit?.again.slice(0, 4) ?? [];
   if (!again.length) return null;
   return (
-    <section className="mt-5" aria-label="What would narrow the targets most">
+    <section className="mt-5" aria-label="What would make the targets more certain">
       <h3 className="border-b border-ink text-sm font-semibold">
-        What would narrow the targets most
+        What would make the targets more certain
       </h3>
       <ol className="text-sm">
         {again.map((remeasure) => (

@@ -84,7 +84,7 @@ export function ReadInstrument({ taking }: { taking: Taking }) {
           aria-keyshortcuts="r"
         >
           <Ruler size={18} aria-hidden="true" />
-          {taking.pending ? "Reading …" : "Take reading"}
+          {taking.pending ? "Reading…" : "Take reading"}
         </Button>
         <Select
           label="From"
@@ -98,7 +98,7 @@ export function ReadInstrument({ taking }: { taking: Taking }) {
         />
         {mine?.unit && (
           <Select
-            label={`The ${taking.tool}'s unit`}
+            label={`Unit of the ${taking.tool}`}
             value={mine.unit}
             onChange={(unit) => instruments.setUnit(taking.tool, unit as "cm" | "mm" | "in")}
             className="figures w-[76px] text-sm"

@@ -20,7 +20,7 @@ test("number, unit and Enter in one go are a reading", () => {
   expect([readings, digits]).toEqual([["46.2 cm"], []]);
 });
 
-test("a single digit is a person's, and only after a moment", () => {
+test("a single digit is a person’s, and only after a moment", () => {
   const { readings, digits, typing } = heard();
   typing.key("4");
   expect(digits).toEqual([]);

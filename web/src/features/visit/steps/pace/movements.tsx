@@ -22,7 +22,7 @@ export function Movements() {
   const queue = useQueue();
   const answer = useProgramme(visit.id, place);
   if (answer.isError && !answer.data) return <Notice role="alert">{answer.error.message}</Notice>;
-  if (!answer.data) return <Skeleton lines={6} label="Choosing movements" />;
+  if (!answer.data) return <Skeleton lines={6} label="Loading" />;
   const { programme, figures } = answer.data;
   const say = (id: string, word: string) => queue.type(`pace.movement.${id}`, word, unit);
   return (
@@ -70,7 +70,7 @@ export function Movements() {
         ))}
       </ul>
       {programme.chosen.length === 0 && (
-        <Notice>No movement of the library fits within the limits.</Notice>
+        <Notice>No movement in the library fits the limits.</Notice>
       )}
       <Others programme={programme} onAdd={readOnly ? null : (id) => say(id, "yes")} />
     </div>
@@ -90,7 +90,7 @@ function Others({
     <>
       <details className="mt-4">
         <summary className="flex min-h-11 items-center font-semibold">
-          {programme.further.length} others could be chosen
+          {programme.further.length} other movements available
         </summary>
         <ul>
           {programme.further.map((furtherMovement) => (
@@ -118,7 +118,7 @@ function Others({
       {programme.left_out.length > 0 && (
         <details className="mt-2">
           <summary className="flex min-h-11 items-center font-semibold">
-            {programme.left_out.length} kept out by limits
+            {programme.left_out.length} excluded by limits
           </summary>
           <ul className="text-sm">
             {programme.left_out.map((leftOutMovement) => (

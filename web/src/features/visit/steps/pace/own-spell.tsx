@@ -55,12 +55,12 @@ export function OwnSpell({
           <span className="figures">{spell.end}</span>.
         </b>{" "}
         <span className="text-soft">
-          {own ? "Put here by hand; the rhythm goes on around it." : "As the rhythm lays it."}
+          {own ? "Placed by hand; the pattern continues around it." : "From the pattern."}
         </span>
       </p>
       <Segments
         compact
-        label="Spent"
+        label="Posture"
         value={spell.posture}
         choices={POSTURES.filter((posture) => stands || posture.value !== "stand")}
         onChange={take}
@@ -88,11 +88,11 @@ export function OwnSpell({
               onLeave();
             }}
           >
-            Back to the rhythm
+            Back to the pattern
           </Button>
         </>
       ) : (
-        <Button onClick={() => take(spell.posture)}>Change its times</Button>
+        <Button onClick={() => take(spell.posture)}>Change times</Button>
       )}
       <Button look="quiet" onClick={onLeave}>
         Close

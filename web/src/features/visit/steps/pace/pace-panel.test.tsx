@@ -50,7 +50,7 @@ test("a rhythm is chosen by school; one that a limit bars says which", async () 
   expect(acts.type).toHaveBeenCalledWith("pace.rhythm", "30-8-2", "cm");
 });
 
-test("numbers of one's own are asked for where they were chosen", async () => {
+test("numbers of one’s own are asked for where they were chosen", async () => {
   const sit = aField({
     id: "pace.sit",
     step: "pace",
@@ -128,7 +128,7 @@ test("a spell of the rhythm is taken in hand under Hour by hour", async () => {
   expect(table.queryByRole("button", { name: "Lunch" })).toBeNull();
   await userEvent.click(table.getByRole("button", { name: "Stand" }));
   const one = within(await screen.findByRole("region", { name: "One spell of the day" }));
-  expect(one.getByText("As the rhythm lays it.")).toBeTruthy();
+  expect(one.getByText("From the pattern.")).toBeTruthy();
   await userEvent.click(one.getByRole("radio", { name: "Move" }));
   expect(acts.typeAll).toHaveBeenCalledWith(
     [
@@ -140,7 +140,7 @@ test("a spell of the rhythm is taken in hand under Hour by hour", async () => {
   );
 });
 
-test("a spell put by hand is given back to the rhythm; one who can't stand is not offered it", async () => {
+test("a spell put by hand is given back to the rhythm; one who can’t stand is not offered it", async () => {
   const own = aDay({ spells: [spell({ kind: "own" })], stands: false });
   server.answers[DAY] = { body: aPage(own) };
   const acts = open({ part: "spells", families });
@@ -149,7 +149,7 @@ test("a spell put by hand is given back to the rhythm; one who can't stand is no
   const one = within(await screen.findByRole("region", { name: "One spell of the day" }));
   expect(one.queryByRole("radio", { name: "Stand" })).toBeNull();
   expect(one.getByLabelText("Minutes")).toBeTruthy();
-  await userEvent.click(one.getByRole("button", { name: "Back to the rhythm" }));
+  await userEvent.click(one.getByRole("button", { name: "Back to the pattern" }));
   expect(acts.typeAll).toHaveBeenCalledWith(
     [
       ["pace.spell.9-0.at", ""],
@@ -174,7 +174,7 @@ test("who has to get used to standing goes week by week", async () => {
   await expect.poll(() => server.calls.at(-1)?.query.week).toBe("0");
 });
 
-test("a day that can't be is said to be, in the server's words", async () => {
+test("a day that can’t be is said to be, in the server’s words", async () => {
   const message = "Start: from 18:00 the day of 8 h would end after midnight.";
   server.answers[DAY] = {
     status: 422,
@@ -200,7 +200,7 @@ test("limits of the day stand above it, with whom to ask", async () => {
     ],
   };
   open({ drawnVisit: aWorkup({ precautions: [care] as never }) });
-  const limits = await screen.findByRole("list", { name: "Limits of the day" });
+  const limits = await screen.findByRole("list", { name: "Limits for the day" });
   expect(limits.textContent).toContain("Standing: at most 20 min at a time. Pregnancy.");
   expect(limits.textContent).toContain("Ask the midwife.");
   expect(limits.textContent).not.toContain("No lifting.");
@@ -241,13 +241,13 @@ test("movements say how, how often and why; one is left out by a press, another 
   expect(screen.getByText(/At 9:30(, 9:30){5} …/)).toBeTruthy();
   await userEvent.click(screen.getByRole("button", { name: "Leave out" }));
   expect(acts.type).toHaveBeenCalledWith("pace.movement.a", "no", "cm");
-  await userEvent.click(screen.getByText("1 others could be chosen"));
+  await userEvent.click(screen.getByText("1 other movements available"));
   await userEvent.click(screen.getByRole("button", { name: "Add Shoulder rolls" }));
   expect(acts.type).toHaveBeenCalledWith("pace.movement.b", "yes", "cm");
   expect(screen.getByText("Knee bends at most 60°.")).toBeTruthy();
 });
 
-test("five of one's own are enough", async () => {
+test("five of one’s own are enough", async () => {
   server.answers[MOVEMENTS] = programme(
     ["a", "b", "c", "d", "e"].map((id) => movement(id)),
     {
@@ -262,7 +262,7 @@ test("five of one's own are enough", async () => {
   expect(add.disabled).toBe(true);
 });
 
-test("a movement's moments follow each other, and stand side by side once it is stopped", async () => {
+test("a movement’s moments follow each other, and stand side by side once it is stopped", async () => {
   server.answers[MOVEMENTS] = programme([movement("a")]);
   open({ part: "movements" });
   const figure = await screen.findByRole("figure", { name: "Movement a: start, then turn" });
@@ -274,9 +274,7 @@ test("a movement's moments follow each other, and stand side by side once it is 
 test("where no movement fits within the limits, none is made up", async () => {
   server.answers[MOVEMENTS] = programme([]);
   open({ part: "movements" });
-  expect(
-    await screen.findByText("No movement of the library fits within the limits."),
-  ).toBeTruthy();
+  expect(await screen.findByText("No movement in the library fits the limits.")).toBeTruthy();
 });
 
 test("who only reads changes nothing of the day", async () => {

@@ -82,10 +82,10 @@ export function PacePanel() {
       </StepHead>
       <LimitsOfTheDay />
       <Failure of={answer} />
-      {!page && !answer.isError && <Skeleton lines={8} label="Laying out the day" />}
+      {!page && !answer.isError && <Skeleton lines={8} label="Loading" />}
       {page && !page.day && (
         <Notice>
-          A day is laid out once its hours are recorded.{" "}
+          Record hours by task to lay out the day.{" "}
           <Button className="ml-2" onClick={() => seek("ask.hours.typing")}>
             Hours by task
           </Button>
@@ -125,7 +125,7 @@ export function PacePanel() {
         </>
       )}
       <PartTabs
-        label="Parts of this step"
+        label="Sections of this step"
         parts={ORDER.map((id) => ({
           id,
           name: PACE_PARTS[id],

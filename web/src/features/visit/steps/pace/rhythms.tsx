@@ -39,7 +39,7 @@ export function Rhythms({ page, day }: { page: Schemas["DayPage"]; day: Schemas[
           rhythm={
             own ?? {
               id: "own",
-              label: "Own numbers",
+              label: "Own values",
               says: "Sit, stand and move for as long as suits this client.",
               possible: true,
             }

@@ -15,7 +15,7 @@ const papers = {
 
 test("causes are moved, and left out, by hand and by keys", async () => {
   const done = renderInVisit(<Editing papers={papers} />);
-  await userEvent.click(screen.getByText("Causes: order and words"));
+  await userEvent.click(screen.getByText("Causes: order and wording"));
   await userEvent.click(screen.getByRole("button", { name: "Later: The feet hang" }));
   const ranks = [
     ["report.cause.gaze.rank", "1"],
@@ -36,7 +36,7 @@ test("an action may be said in other words", async () => {
   const field = { group: "Actions", section: "causes", help: "", unit: "", choices: [], part: "" };
   const families = [{ ...field, ...words }] as never[];
   const done = renderInVisit(<Editing papers={papers} />, { families });
-  await userEvent.click(screen.getByText("Actions: words"));
+  await userEvent.click(screen.getByText("Actions: wording"));
   await userEvent.click(screen.getByRole("button", { name: "Add a footrest" }));
   const entry = screen.getByLabelText("In my words");
   await userEvent.type(entry, "A box for now");

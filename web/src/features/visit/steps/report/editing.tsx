@@ -20,14 +20,14 @@ export function Editing({ papers }: { papers: Schemas["Papers"] }) {
       {causes.length > 0 && (
         <details className="mt-3">
           <summary className="flex min-h-11 items-center font-semibold">
-            Causes: order and words
+            Causes: order and wording
           </summary>
           <Causes causes={causes} />
         </details>
       )}
       {actions.length > 0 && (
         <details>
-          <summary className="flex min-h-11 items-center font-semibold">Actions: words</summary>
+          <summary className="flex min-h-11 items-center font-semibold">Actions: wording</summary>
           <ul>
             {actions.map((action) => (
               <Words
@@ -80,8 +80,8 @@ function Causes({ causes }: { causes: readonly Cause[] }) {
     // biome-ignore lint/a11y/noStaticElementInteractions: keys for the buttons of the causes within it
     <div onKeyDown={readOnly ? undefined : keys}>
       <p className="text-sm text-soft">
-        The client reads them in this order.
-        <ByKeys> Keys: arrows move, Shift with an arrow reorders, l leaves one out.</ByKeys>
+        The client sees them in this order.
+        <ByKeys> Keys: arrows move, Shift+arrow reorders, l leaves one out.</ByKeys>
       </p>
       <ol>
         {causes.map((cause, value) => {

@@ -19,7 +19,7 @@ export function FormBack({ reportId }: { reportId: string }) {
         htmlFor={id}
         className="flex min-h-9 cursor-pointer items-center underline-offset-2 focus-within:outline-2 hover:underline"
       >
-        {read.isPending ? "Reading …" : "Read in a form that came back …"}
+        {read.isPending ? "Reading…" : "Import a completed form…"}
         <input
           id={id}
           type="file"
@@ -40,8 +40,8 @@ export function FormBack({ reportId }: { reportId: string }) {
       {entered !== undefined && (
         <Notice role="status">
           {entered === 0
-            ? "Nothing is filled in on this form."
-            : `${entered === 1 ? "One answer" : `${entered} answers`} entered under “Asked of the workplace”.`}
+            ? "This form is empty."
+            : `${entered === 1 ? "One answer" : `${entered} answers`} entered under “Requested from the workplace”.`}
         </Notice>
       )}
     </div>

@@ -17,11 +17,11 @@ function sheet(...blocks: Schemas["PaperLayout"]["blocks"]) {
   renderInVisit(
     <PaperSheet
       paper={paper}
-      label="The client's paper"
+      label="Client’s report"
       layout={{ title: "Your workplace", about: "Odile Marrick · 1 December 2026", blocks }}
     />,
   );
-  return within(screen.getByRole("article", { name: "The client's paper" }));
+  return within(screen.getByRole("article", { name: "Client’s report" }));
 }
 
 test("a table names its rows by the first column with words", () => {

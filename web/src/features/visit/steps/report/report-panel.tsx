@@ -28,14 +28,14 @@ const COPIES: readonly { value: Copy; label: string }[] = [
   { value: "record", label: "Record" },
 ];
 const NAMES: Record<string, string> = {
-  client: "Client's paper",
+  client: "Client’s report",
   workplace: "Workplace copy",
   record: "Record for colleagues",
 };
 const SHEETS: Record<Copy, string> = {
-  client: "The client's paper",
-  workplace: "The workplace's paper",
-  record: "The record",
+  client: "Client’s report",
+  workplace: "Workplace copy",
+  record: "Record",
 };
 
 /** Sections of the step that are not in its form: what the workplace reads, and what it answered. */
@@ -109,7 +109,7 @@ export function ReportPanel() {
                         rel="noreferrer"
                         className="flex min-h-9 items-center underline-offset-2 hover:underline"
                       >
-                        Request as a form to fill in (PDF)
+                        Request as a fillable form (PDF)
                       </a>
                     )}
                     {value === "workplace" && report === latest && !readOnly && (
@@ -122,7 +122,7 @@ export function ReportPanel() {
                         rel="noreferrer"
                         className="flex min-h-9 items-center text-soft underline-offset-2 hover:underline"
                       >
-                        the same file as it was signed
+                        original signed file
                       </a>
                     )}
                   </li>
@@ -155,17 +155,17 @@ export function ReportPanel() {
             onClick={() => setSigning(true)}
           >
             {missing.length > 0
-              ? `Before signing: ${missing.length} ${missing.length === 1 ? "thing" : "things"} open …`
-              : `Sign version ${(latest?.number ?? 0) + 1} …`}
+              ? `Before signing: ${missing.length} ${missing.length === 1 ? "thing" : "things"} open…`
+              : `Sign version ${(latest?.number ?? 0) + 1}…`}
           </Button>
           {away && (
             <p className="mt-1 text-sm text-soft">
-              No network: signing and printing need the server. The draft is complete and kept here.
+              Offline: signing and printing need the server. The draft is complete and saved here.
             </p>
           )}
           {!away && queue.open.length > 0 && (
             <p className="mt-1 text-sm text-soft">
-              First all that was typed has to be on the server, and nothing left to settle.
+              Wait until everything is saved and conflicts are resolved.
             </p>
           )}
           {signing && draft.data && (
@@ -177,7 +177,7 @@ export function ReportPanel() {
           )}
         </div>
       )}
-      <StagePortal label="The papers as they would be signed">
+      <StagePortal label="Reports as they would be signed">
         {draft.data ? (
           <Papers
             draft={draft.data}
@@ -188,7 +188,7 @@ export function ReportPanel() {
           />
         ) : (
           <div className="p-10">
-            <Skeleton lines={14} label="Putting the report together" />
+            <Skeleton lines={14} label="Loading" />
           </div>
         )}
       </StagePortal>
@@ -204,10 +204,10 @@ function Shared() {
   const shares = fields.filter((field) => field.section === "share");
   return (
     <fieldset className="mt-4">
-      <legend className="font-semibold">The workplace's copy says, besides</legend>
+      <legend className="font-semibold">Also include in the workplace copy</legend>
       <p className="text-sm text-soft">
-        Furniture, room, rhythm and what work is left out are on it, never why. Own findings and
-        wordings are ticked in Work out, Findings, each by itself.
+        It lists furniture, room, work pattern and tasks to leave out, never the reasons. Tick your
+        own findings and wording one by one in Work out, Findings.
       </p>
       {shares.map((field) => (
         <div key={field.id} data-field={field.id}>
@@ -225,7 +225,7 @@ function Shared() {
   );
 }
 
-/** The papers as they would be signed, one at a time. */
+/** Reports as they would be signed, one at a time. */
 function Papers({
   draft,
   copy,
@@ -244,7 +244,7 @@ function Papers({
     <div className="px-3">
       <div className="mx-auto mt-3 flex w-full max-w-[760px] flex-wrap items-center justify-between gap-2">
         <Segments
-          label="Which paper"
+          label="Which report"
           value={copy}
           choices={COPIES}
           onChange={(value) =>

@@ -43,18 +43,18 @@ export function Signing({
       title={blocked ? "Not ready to sign" : `Sign version ${version}?`}
       says={
         blocked
-          ? "What is marked has to be answered first; the rest is for you to weigh."
-          : "You put your name to it as it stands. It can't be changed or taken back; a later change makes the next version."
+          ? "Marked items must be answered first; the rest is your judgement."
+          : "You are signing this version. It can’t be changed or withdrawn; later changes create a new version."
       }
     >
-      {draft.checks.length === 0 && <p className="mb-3">Nothing is open or in doubt.</p>}
+      {draft.checks.length === 0 && <p className="mb-3">Nothing is open or queried.</p>}
       {[...groups].map(([group, checks]) => (
         <Group key={group} name={group} checks={checks} onGo={go} />
       ))}
       {groups.has(NOT_LOOKED_AT) && <Unconfirmed />}
       {!blocked && (
         <>
-          <ul className="my-4 list-disc pl-5" aria-label="What is signed">
+          <ul className="my-4 list-disc pl-5" aria-label="What you are signing">
             {draft.summary.map((line) => (
               <li key={line} className="figures">
                 {line}
@@ -65,8 +65,8 @@ export function Signing({
             <p className="mb-3">
               Signed by <b>{me.name}</b>
               {me.title && `, ${me.title}`}
-              {me.registration && `, registration ${me.registration}`}. Three papers are frozen: the
-              client's, the workplace's, the record.
+              {me.registration && `, registration ${me.registration}`}. Three documents are locked:
+              the client’s report, the workplace copy and the record.
             </p>
           )}
         </>
@@ -79,11 +79,11 @@ export function Signing({
             disabled={sign.isPending}
             onClick={() => sign.sign(id, draft.revision, onDone)}
           >
-            {sign.isPending ? "Signing …" : `Sign version ${version}`}
+            {sign.isPending ? "Signing…" : `Sign version ${version}`}
           </Button>
         )}
         <Button look="quiet" onClick={onDone}>
-          Not yet
+          Cancel
         </Button>
       </div>
     </Modal>
@@ -91,7 +91,7 @@ export function Signing({
 }
 
 /** The group of findings that nobody has confirmed. */
-const NOT_LOOKED_AT = "Findings not looked at";
+const NOT_LOOKED_AT = "Findings not reviewed";
 
 /** What the client's paper does with findings that nobody has confirmed: the practitioner chooses. */
 function Unconfirmed() {
@@ -103,7 +103,7 @@ function Unconfirmed() {
   if (!field) return null;
   return (
     <div className="my-3">
-      <p className="mb-1 text-sm font-semibold">On the client's paper, these findings are</p>
+      <p className="mb-1 text-sm font-semibold">In the client’s report, these findings are</p>
       <Segments
         label={field.label}
         value={typed}

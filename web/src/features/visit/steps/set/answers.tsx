@@ -75,7 +75,7 @@ export function TestAndWord({ action, row }: { action: Action; row: Row | undefi
     <div className="mt-3 space-y-2 border-t border-hair pt-2">
       {check && (
         <p className="text-sm">
-          <span className="font-semibold">Check on the client.</span> {check}
+          <span className="font-semibold">Check with the client.</span> {check}
         </p>
       )}
       {check && FELT.has(action.kind) && !readOnly && test.typed === "" && word.typed === "" && (
@@ -102,8 +102,8 @@ function Hurts({ action }: { action: Action }) {
   return (
     <Notice role="alert">
       <p>
-        Stop here. Pain overrules the number: put it back where it was found. The rest is worked out
-        again around it.
+        Stop here. Pain overrides the number: put it back where it was. The other targets are worked
+        out again.
       </p>
       <p className="mt-2 font-semibold" id={`${action.field}-where`}>
         Where does it hurt?
@@ -137,7 +137,7 @@ function Nudges({ action }: { action: Action }) {
     );
   return (
     <div>
-      <p className="text-sm">What is seen?</p>
+      <p className="text-sm">What do you see?</p>
       <div className="mt-1 flex flex-wrap gap-1.5">
         {action.nudges.map((nudge) => (
           <Button key={nudge.reason} onClick={() => put(nudge)} className="py-1 text-sm">
@@ -165,14 +165,14 @@ export function NotToday({ action }: { action: Action }) {
     <details className="mt-2" open={because.typed !== "" || undefined}>
       <summary className="flex min-h-11 items-center text-sm underline">
         {because.typed === UNWANTED
-          ? "Not wanted"
+          ? "Declined"
           : action.because
             ? `Not today: ${action.because.toLowerCase()}`
-            : "Not today …"}
+            : "Not today…"}
       </summary>
       <div className="space-y-2">
         <Segments
-          label="Not today, because"
+          label="Not today because"
           value={because.typed}
           choices={because.choices}
           disabled={readOnly}
@@ -183,10 +183,10 @@ export function NotToday({ action }: { action: Action }) {
             {because.typed !== UNWANTED && (
               <>
                 <div className="flex flex-wrap items-center gap-2">
-                  <span className="text-sm">Seen to by</span>
+                  <span className="text-sm">Responsible</span>
                   <Segments
                     compact
-                    label="Seen to by"
+                    label="Responsible"
                     value={owner.typed}
                     choices={owner.choices}
                     disabled={readOnly}
@@ -209,9 +209,7 @@ export function NotToday({ action }: { action: Action }) {
                   )
                 }
               >
-                {because.typed === UNWANTED
-                  ? "It is wanted after all"
-                  : "It is done today after all"}
+                {because.typed === UNWANTED ? "Undo “declined”" : "Undo “not today”"}
               </Button>
             )}
           </>

@@ -22,7 +22,7 @@ export function ByDisplay({ row, action }: { row: Row; action: Action }) {
     );
   return (
     <Button className="mt-2 w-full text-sm" onClick={take}>
-      It shows {quantity(row.dial, row.unit)}: take {quantity(row.setting, row.unit)} from the
+      Display shows {quantity(row.dial, row.unit)}: take {quantity(row.setting, row.unit)} from the
       display
     </Button>
   );

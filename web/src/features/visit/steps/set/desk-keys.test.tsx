@@ -35,7 +35,7 @@ test("the desk moves only while the button is held, and stops as soon as it is l
   open();
   const hold = await screen.findByRole("button", { name: "Hold to move to 64.0 cm" });
   fireEvent.pointerDown(hold);
-  expect(await screen.findByRole("button", { name: "Moving: let go to stop" })).toBeTruthy();
+  expect(await screen.findByRole("button", { name: "Moving: release to stop" })).toBeTruthy();
   await expect
     .poll(() => server.asked.filter((key) => key === "POST /api/desk/hold").length)
     .toBeGreaterThan(1);
@@ -75,7 +75,7 @@ test("once it has arrived it says so", async () => {
   server.answers["POST /api/desk/stop"] = { body: { at: 640.4, moving: false } };
   open();
   fireEvent.pointerDown(await screen.findByRole("button", { name: /^Hold to move/ }));
-  expect(await screen.findByRole("button", { name: "It stands at 64.0 cm" })).toBeTruthy();
+  expect(await screen.findByRole("button", { name: "At 64.0 cm" })).toBeTruthy();
 });
 
 test("what it struck is told, and it goes on only after somebody has looked", async () => {
@@ -86,7 +86,7 @@ test("what it struck is told, and it goes on only after somebody has looked", as
   open();
   fireEvent.pointerDown(await screen.findByRole("button", { name: /^Hold to move/ }));
   expect((await screen.findByRole("alert")).textContent).toContain("something is in its way");
-  await userEvent.click(screen.getByRole("button", { name: "Stopped; the way is clear" }));
+  await userEvent.click(screen.getByRole("button", { name: "Stopped; area is clear" }));
   await expect.poll(() => screen.queryByRole("alert")).toBeNull();
 });
 
@@ -111,12 +111,12 @@ test("a key is saved only where the desk stands right, and noted as it was read 
     cells: new Map([["set.preset.seated", cell("1")]]),
     queue: mayChange(true),
   });
-  expect(await screen.findByRole("button", { name: "Save on key 1 (holds it)" })).toBeTruthy();
+  expect(await screen.findByRole("button", { name: "Save on key 1 (saved)" })).toBeTruthy();
   await userEvent.click(screen.getByRole("button", { name: "Save on key 2" }));
   await expect.poll(() => acts.type.mock.calls).toEqual([["set.preset.seated", "2", "cm"]]);
 });
 
-test("in a signed visit nothing of the desk's keys is changed without a yes", async () => {
+test("in a signed visit nothing of the desk’s keys is changed without a yes", async () => {
   server.answers["GET /api/desk"] = { body: { at: 640, presets: 1, moving: false } };
   open({ queue: mayChange(false) });
   await userEvent.click(await screen.findByRole("button", { name: "Save on key 1" }));
@@ -127,7 +127,9 @@ test("without a linked desk there is none of this, but its display can be read o
   server.answers["GET /api/desk"] = refused(404, "No desk is linked.");
   const acts = renderInVisit(<ByDisplay row={row} action={action} />, { visit });
   await userEvent.click(
-    screen.getByRole("button", { name: /It shows 64\.0\scm: take 66\.0\scm from the display/ }),
+    screen.getByRole("button", {
+      name: /Display shows 64\.0\scm: take 66\.0\scm from the display/,
+    }),
   );
   expect(acts.typeAll).toHaveBeenCalledWith(
     [
@@ -149,7 +151,7 @@ test("a reading of the tape is typed with where it came from and what was aimed 
     body: { typed: "65.8 cm", warning: "Far from where it was: 65.8 cm." },
   };
   const acts = renderInVisit(<Tape />, { visit });
-  await userEvent.click(screen.getByRole("button", { name: "Read from the tape" }));
+  await userEvent.click(screen.getByRole("button", { name: "Read from tape" }));
   await expect
     .poll(() => acts.typeAll.mock.calls[0])
     .toEqual([

@@ -33,7 +33,7 @@ export function DeskKeys({ row }: { row: Row }) {
       {
         onSuccess: ({ key, held }) => {
           queue.type(preset, String(key), unit);
-          void toast(`Key ${key} holds ${say(held)}, read back.`);
+          void toast(`Key ${key} saved at ${say(held)}, checked.`);
         },
       },
     );
@@ -41,13 +41,13 @@ export function DeskKeys({ row }: { row: Row }) {
   return (
     <section aria-label="Electric desk" className="mt-3 border-t border-hair pt-2">
       <p className="flex items-baseline justify-between text-sm">
-        <span>Its display reads</span>
+        <span>Display reads</span>
         <b className="figures text-lg">{say(shown)}</b>
       </p>
       <HoldToMove target={target} words={say(target)} there={there} onAt={setAt} />
       <p className="mt-1 text-sm text-soft">
-        It moves only while the button is held. Nobody and nothing under it or at its edge, cables
-        slack; say to the client that it moves.
+        It moves only while you hold the button. Keep people and objects clear of the underside and
+        edges, leave slack in the cables, and tell the client it will move.
       </p>
       <div className="mt-2 flex flex-wrap gap-1.5">
         <Button
@@ -74,7 +74,7 @@ export function DeskKeys({ row }: { row: Row }) {
               className="text-sm"
             >
               Save on key {number}
-              {key === number && " (holds it)"}
+              {key === number && " (saved)"}
             </Button>
           ),
         )}
@@ -160,9 +160,9 @@ function HoldToMove({
         onKeyUp={() => halt.current()}
       >
         {there && !moving
-          ? `It stands at ${words}`
+          ? `At ${words}`
           : moving
-            ? "Moving: let go to stop"
+            ? "Moving: release to stop"
             : `Hold to move to ${words}`}
       </Button>
       {held.error && (
@@ -182,7 +182,7 @@ function HoldToMove({
               )
             }
           >
-            Stopped; the way is clear
+            Stopped; area is clear
           </Button>
         </Notice>
       )}

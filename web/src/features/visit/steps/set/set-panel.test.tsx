@@ -47,7 +47,7 @@ test("the first piece that is not set comes up with its lever, and the list says
 test("set as worked out is typed as such with its aim, never as measured", async () => {
   const fields = [aField({ id: "set.seated.surface", label: "Surface" })];
   const acts = renderInVisit(<SetPanel />, { drawnVisit, fields });
-  await userEvent.click(screen.getByRole("button", { name: "Set as worked out" }));
+  await userEvent.click(screen.getByRole("button", { name: "Set to target" }));
   expect(acts.typeAll).toHaveBeenCalledWith(
     [
       ["set.seated.surface.aimed", "66.0 cm"],
@@ -76,7 +76,7 @@ test("a test that nearly passes offers what was seen, and one tap puts the numbe
 test("what hurts stops the step and is asked where", () => {
   const cells = new Map([["set.action.set-seated-surface.word", cell("hurts")]]);
   renderInVisit(<SetPanel />, { drawnVisit, families, cells });
-  expect(screen.getByText(/Stop here\. Pain overrules the number/)).toBeTruthy();
+  expect(screen.getByText(/Stop here\. Pain overrides the number/)).toBeTruthy();
   expect(screen.getByRole("combobox", { name: "Where does it hurt?" })).toBeTruthy();
 });
 
@@ -120,7 +120,7 @@ test("with nothing worked out it leads back to measuring", async () => {
   expect(acts.go).toHaveBeenCalledWith("measure");
 });
 
-test("the test and the client's word are one press where both are good", async () => {
+test("the test and the client’s word are one press where both are good", async () => {
   const checked = aWorkup({
     rows,
     actions: [seat, { ...surface, check: "Shoulders hang." }],
@@ -158,7 +158,7 @@ test("the number at which it hurt is kept apart, and what follows from it is sho
     follows,
   });
   const acts = renderInVisit(<SetPanel />, { drawnVisit: tried, families });
-  expect(screen.getByRole("region", { name: "Worked out again" }).textContent).toMatch(
+  expect(screen.getByRole("region", { name: "Updated targets" }).textContent).toMatch(
     /Screen top: 112\.0\scm instead of 117\.3\scm/,
   );
   await userEvent.click(screen.getByRole("radio", { name: "Hurts" }));

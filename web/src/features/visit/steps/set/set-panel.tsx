@@ -38,7 +38,7 @@ export function SetPanel() {
   useEffect(() => {
     if (chosen === null && now) setChosen(now.action.id);
   }, [chosen, now]);
-  if (!drawnVisit) return <Skeleton lines={8} label="Putting the steps in order" />;
+  if (!drawnVisit) return <Skeleton lines={8} label="Loading" />;
   if (!now)
     return (
       <>
@@ -73,7 +73,7 @@ export function SetPanel() {
       <StepList steps={steps} now={now} onChoose={setChosen} />
       <TheRest steps={steps} />
       {steps.some(({ row }) => row?.left_unmeasured) && (
-        <p className="mt-1 text-sm text-soft">* set as worked out, not measured.</p>
+        <p className="mt-1 text-sm text-soft">* set to target, not measured.</p>
       )}
       <Settle />
       <Walk moves={drawnVisit.moves} pair={drawnVisit.pair} />
@@ -94,8 +94,8 @@ export function SetPanel() {
 function Follows({ changes }: { changes: readonly Schemas["SettingChange"][] }) {
   if (changes.length === 0) return null;
   return (
-    <section aria-label="Worked out again" aria-live="polite" className="mt-4 bg-deep p-3 text-sm">
-      <h3 className="font-semibold">Worked out again from where things stand</h3>
+    <section aria-label="Updated targets" aria-live="polite" className="mt-4 bg-deep p-3 text-sm">
+      <h3 className="font-semibold">Updated targets, given the settings so far</h3>
       <ul className="figures">
         {changes.map((change) => (
           <li key={`${change.posture} ${change.id}`}>
@@ -130,7 +130,7 @@ function StepList({
       <thead>
         <tr className="border-b border-ink text-left">
           <th className="py-1 font-semibold">Adjust in this order</th>
-          <th className="pl-2 text-right font-semibold">Setting</th>
+          <th className="pl-2 text-right font-semibold">Target</th>
           <th className="pl-2 text-right font-semibold whitespace-nowrap">Left at</th>
           <th className="pl-2 text-right font-semibold whitespace-nowrap">Still off</th>
         </tr>
@@ -222,7 +222,7 @@ function TheRest({ steps }: { steps: readonly Step[] }) {
     );
   return (
     <Button className="mt-3 w-full" onClick={all}>
-      The other {rest.length}: set as worked out, not measured
+      The other {rest.length}: set to target, not measured
     </Button>
   );
 }

@@ -33,12 +33,12 @@ export function Settle() {
       {left === null ? (
         <>
           <p className="mt-1 text-sm text-soft">
-            Let the client work for {settle.minutes} minutes, then look again.
-            {last && ` Seen last: ${last.label.toLowerCase()}.`}
+            Let the client work for {settle.minutes} minutes, then check again.
+            {last && ` Last seen: ${last.label.toLowerCase()}.`}
           </p>
           {!readOnly && (
             <Button className="mt-2 w-full" onClick={begin}>
-              {settle.seen ? "Begin again" : `Begin: ${settle.minutes} min`}
+              {settle.seen ? "Start again" : `Start: ${settle.minutes} min`}
             </Button>
           )}
         </>
@@ -47,10 +47,11 @@ export function Settle() {
           <p className="mt-1 text-sm" aria-live="off">
             {left > 0 ? (
               <>
-                <b className="figures">{clockWords(left)}</b> to go. What is seen before counts too.
+                <b className="figures">{clockWords(left)}</b> to go. What you see before then counts
+                too.
               </>
             ) : (
-              <b>Look again: what is seen?</b>
+              <b>Check again: what do you see?</b>
             )}
           </p>
           {!readOnly && (
@@ -67,7 +68,7 @@ export function Settle() {
                 </Button>
               ))}
               <Button look="quiet" onClick={() => queue.type(STARTED, "", unit)}>
-                Stop the clock
+                Stop timer
               </Button>
             </div>
           )}

@@ -47,7 +47,7 @@ export function StepCard({ step, onEnter }: { step: Step; onEnter: () => void })
       )}
       {row?.dial && (
         <p className="mt-1">
-          The desk's display has to read <b className="figures">{quantity(row.dial, row.unit)}</b>.
+          Desk display should read <b className="figures">{quantity(row.dial, row.unit)}</b>.
         </p>
       )}
       {row && row.limits.length > 0 && <p className="mt-1 text-sm">Limit: {row.limits[0]}.</p>}
@@ -123,7 +123,7 @@ function Moved({ action, row }: { action: Action; row: Row | undefined }) {
               )
             }
           >
-            Do again
+            Redo
           </Button>
         </div>
       )}
@@ -173,7 +173,7 @@ function Measured({
           {!readOnly && row.left === null && row.setting !== null && (
             <Button
               className="min-h-16"
-              title="Set as worked out, not measured"
+              title="Set to target, not measured"
               onClick={() =>
                 queue.typeAll(
                   [
@@ -184,7 +184,7 @@ function Measured({
                 )
               }
             >
-              Set as worked out
+              Set to target
             </Button>
           )}
         </div>

@@ -13,7 +13,7 @@ const GROUPS: Record<Action["group"], string> = {
   feet_chair: "Feet and chair",
   hands: "Hands",
   screen: "Screen and light",
-  other: "Beside",
+  other: "Around the desk",
 };
 
 export function headingOf({ action }: Step): string {

@@ -49,7 +49,7 @@ export function TapeKey({ taking }: { taking: NonNullable<ReturnType<typeof useT
         onClick={taking.read}
       >
         <Ruler size={18} aria-hidden="true" />
-        {taking.pending ? "Reading …" : "Read from the tape"}
+        {taking.pending ? "Reading…" : "Read from tape"}
       </Button>
       {taking.trouble && <Notice className="mt-1 text-sm">{taking.trouble}</Notice>}
     </div>

@@ -11,7 +11,7 @@ type Pair = Schemas["PairView"];
 export function Walk({ moves, pair }: { moves: readonly Move[]; pair: Pair | null }) {
   if (moves.length === 0) return null;
   return (
-    <section className="mt-5" aria-label="Up and back again">
+    <section className="mt-5" aria-label="Sitting and standing">
       <h3 className="border-b border-ink pb-1 text-sm font-semibold">To standing</h3>
       <Way moves={moves} way="up" />
       <h3 className="mt-4 border-b border-ink pb-1 text-sm font-semibold">Back to sitting</h3>

@@ -26,13 +26,13 @@ const VISIT = "visit";
 export function Choices() {
   const rules = useHouseRules();
   const [open, setOpen] = useState<string | null>(null);
-  if (!rules.data) return <Skeleton lines={8} label="Fetching the choices" />;
+  if (!rules.data) return <Skeleton lines={8} label="Loading" />;
   const { questions, bundles } = rules.data;
   return (
     <div className="flex flex-col gap-4 pb-6">
       <p className="text-sm text-soft">
-        A choice of this visit goes over the practice's own. Open one to see what another position
-        would move, before you take it.
+        Options chosen here replace the practice default for this visit. Open one to see what each
+        option would change.
       </p>
       <Bundles bundles={bundles} questions={questions} />
       <Folds open={open} onOpen={setOpen}>
@@ -130,7 +130,7 @@ function Positions({
   return (
     <fieldset className="mb-3 ml-1 border-l border-ink/40 pl-3">
       <legend className="text-sm font-semibold">
-        {standing ? "Standing alone" : question.standing ? "Both postures" : "Positions"}
+        {standing ? "Standing only" : question.standing ? "Both postures" : "Options"}
         {inherited && <span className="font-normal text-soft"> as seated</span>}
       </legend>
       {question.positions.map((position) => (
@@ -165,7 +165,7 @@ function Positions({
       ))}
       {cells.get(path)?.typed && !readOnly && (
         <Button look="quiet" className="-ml-4 underline" onClick={() => queue.type(path, "", unit)}>
-          Back to {standing ? "as seated" : "the practice's"}
+          Back to {standing ? "as seated" : "the practice’s"}
         </Button>
       )}
     </fieldset>
@@ -252,7 +252,7 @@ function Bundles({
         )}
         {!readOnly && name === null && (
           <Button look="quiet" onClick={() => setName("")}>
-            Save this visit's choices as a rule set
+            Save this visit’s options as a rule set
           </Button>
         )}
       </div>
@@ -282,7 +282,7 @@ function Bundles({
             className="min-h-11 min-w-0 flex-1 rounded-[3px] border border-ink/50 bg-ground px-3"
           />
           <Button type="submit" disabled={!name.trim() || add.isPending}>
-            Keep
+            Save
           </Button>
         </form>
       )}

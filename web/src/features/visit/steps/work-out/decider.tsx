@@ -8,7 +8,7 @@ export function Decider() {
   if (!decider) return null;
   return (
     <>
-      To know more, record{" "}
+      To learn more, record{" "}
       <button type="button" className="underline" onClick={() => seek(decider.field)}>
         {decider.label.toLowerCase()}
       </button>

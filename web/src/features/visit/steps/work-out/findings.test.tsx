@@ -28,12 +28,12 @@ test("findings stand under their cause, with what it may explain", () => {
 test("a complaint that nothing explains is said, and a dismissed finding is kept apart", () => {
   const drawnVisit = aWorkup({ findings: [aFinding(), gone], unexplained: ["Left wrist 6 of 10"] });
   renderInVisit(<Findings />, { drawnVisit: drawnVisit });
-  expect(screen.getByText(/No cause found here explains: Left wrist 6 of 10/)).toBeTruthy();
+  expect(screen.getByText(/Not explained by any cause found: Left wrist 6 of 10/)).toBeTruthy();
   expect(screen.getByText("Dismissed: 1")).toBeTruthy();
   expect(screen.getByRole("heading", { level: 2 }).textContent).toBe("1 found");
 });
 
-test("accepting types a verdict under the finding's own path", async () => {
+test("accepting types a verdict under the finding’s own path", async () => {
   const drawnVisit = aWorkup({ causes: [feet], findings: [aFinding()] });
   const done = renderInVisit(<Findings />, { drawnVisit: drawnVisit });
   await userEvent.click(screen.getByRole("button", { name: /Seat/ }));

@@ -29,7 +29,7 @@ export function Findings() {
   const { setActive } = useDrawingStore();
   const [open, setOpen] = useState<string | null>(null);
   const [adding, setAdding] = useState<string | null>(null);
-  if (!drawnVisit) return <Skeleton lines={8} label="Looking for causes" />;
+  if (!drawnVisit) return <Skeleton lines={8} label="Loading" />;
   const off = drawnVisit.findings;
   const kept = off.filter((finding) => finding.verdict !== "dismissed");
   const dismissed = off.filter((finding) => finding.verdict === "dismissed");
@@ -74,11 +74,10 @@ export function Findings() {
           ? `${causes.length} ${causes.length === 1 ? "cause" : "causes"}, ${kept.length} findings`
           : kept.length
             ? `${kept.length} found`
-            : "Nothing found outside its band"}
+            : "Nothing out of range"}
       </h2>
       <p className="mb-2 text-sm text-soft">
-        Suggestions for you to accept, edit or dismiss. Dismissed findings are left out of the
-        report.
+        Suggestions to accept, edit or dismiss. Dismissed findings are left out of the report.
         <ByKeys> Keys: arrows move, a accepts, d dismisses.</ByKeys>
       </p>
       {!readOnly && unseen.length > 0 && (
@@ -108,7 +107,8 @@ export function Findings() {
       ))}
       {drawnVisit.unexplained.length > 0 && (
         <p className="mb-2 border-l-4 border-ink pl-3 text-sm">
-          No cause found here explains: {drawnVisit.unexplained.join("; ")}. Look again, or refer.
+          Not explained by any cause found: {drawnVisit.unexplained.join("; ")}. Look again, or
+          refer.
         </p>
       )}
       {adding && <Own id={adding} />}
@@ -130,7 +130,7 @@ export function Findings() {
         </details>
       )}
       <Rest state="not assessable" title="Not enough information" />
-      <Rest state="holds" title="Holds" />
+      <Rest state="holds" title="In range" />
       <PanelFoot>
         <Button className="w-full" data-next="" onClick={() => go("set")}>
           Continue to Set
@@ -200,16 +200,16 @@ function Detail({ finding }: { finding: Found }) {
   const { catalogue } = useVisitFacts();
   const { go } = useNavigation();
   const lines: [string, string | null | undefined][] = [
-    ["Found", finding.cause],
-    ["Matters", finding.own ? finding.why : null],
-    ["To do", finding.instruction],
+    ["Finding", finding.cause],
+    ["Why it matters", finding.own ? finding.why : null],
+    ["What to do", finding.instruction],
     ["Limit", finding.left],
     ["Evidence", finding.evidence.join("; ")],
-    ["Felt there", finding.discomfort.join("; ")],
+    ["Discomfort there", finding.discomfort.join("; ")],
     [
       "Severity",
       finding.severity &&
-        `${finding.severity}${finding.safety ? ": unsafe however briefly used" : finding.sum ? `: ${finding.sum}` : ""}`,
+        `${finding.severity}${finding.safety ? ": unsafe even for short periods" : finding.sum ? `: ${finding.sum}` : ""}`,
     ],
     ["Threshold", catalogue.sources[finding.source] ?? finding.source],
   ];
@@ -222,11 +222,7 @@ function Detail({ finding }: { finding: Found }) {
           onClick={() => go("look", "photos")}
           className="mt-2 block border border-ink/40"
         >
-          <Picture
-            id={finding.photo}
-            alt="The photograph it was read from; opens Photos"
-            className="h-28"
-          />
+          <Picture id={finding.photo} alt="Photo of this reading; opens Photos" className="h-28" />
         </button>
       )}
       {finding.own ? <Own id={finding.id.replace(/^own-/, "")} /> : <Decide finding={finding} />}

@@ -46,8 +46,8 @@ export function OwnPlan() {
     <section aria-label="Build your own plan">
       <h2 className="border-b border-ink pb-1 font-semibold">Build your own plan</h2>
       <p className="py-1 text-sm text-soft">
-        Tick what you would take; one thing in each place. The figures are what it removes beside
-        the rest of what you ticked.
+        Tick what you want to use, one item for each purpose. The figures show what each adds to the
+        items already ticked.
       </p>
       {budget && (
         <div className="max-w-[300px] py-1">

@@ -27,15 +27,16 @@ export function Plans() {
   const plans = trial.tried?.plans.length ? trial.tried.plans : drawnVisit?.plans;
   const fixes = trial.tried?.plans.length ? trial.tried.fixes : drawnVisit?.fixes;
   const assumed = [...new Set(plans?.flatMap((plan) => plan.assumes))];
-  if (!drawnVisit || !plans?.length) return <Skeleton lines={9} label="Weighing the plans" />;
+  if (!drawnVisit || !plans?.length) return <Skeleton lines={9} label="Loading" />;
   return (
     <div className="flex flex-col gap-4 pb-6">
       <p className="text-sm text-soft">
-        What doesn't fit comes first, then degrees outside the bands, then money and effort. Nothing
-        is added for a difference too small to matter. Targets and Set follow the plan you take.
+        Each plan is the best for its price: things that don’t fit first, then degrees out of range,
+        then cost and effort. Nothing is added for a difference too small to matter. Targets and Set
+        follow the plan you choose.
       </p>
       {assumed.length > 0 && (
-        <ul className="border-l-4 border-ink pl-2 text-sm" aria-label="What the plans assume">
+        <ul className="border-l-4 border-ink pl-2 text-sm" aria-label="Assumptions">
           {assumed.map((words) => (
             <li key={words}>{words}</li>
           ))}
@@ -48,7 +49,7 @@ export function Plans() {
       {fixes && fixes.length > 0 && (
         <section aria-label="What would fix this">
           <h2 className="border-b border-ink pb-1 font-semibold">
-            What each purchase would do on its own
+            What each purchase would do alone
           </h2>
           <ol>
             {fixes.map((fix) => (
@@ -58,7 +59,7 @@ export function Plans() {
                   <span className="block text-sm text-soft">
                     {fix.does}, {fix.price}
                   </span>
-                  {fix.mends && <b className="block text-sm">For what does not fit at all.</b>}
+                  {fix.mends && <b className="block text-sm">For things that don’t fit.</b>}
                   {fix.shortfalls.map((words) => (
                     <span key={words} className="block text-sm">
                       Still: {words}
@@ -73,7 +74,7 @@ export function Plans() {
                       look="quiet"
                       onClick={() => take(tickedWith(drawnVisit.offers, fix.id))}
                     >
-                      Take it
+                      Use this
                     </Button>
                   )}
                 </span>
@@ -84,10 +85,10 @@ export function Plans() {
       )}
       {drawnVisit.moves.length > 0 && <Moves moves={drawnVisit.moves} />}
       {drawnVisit.laptop.length > 0 && (
-        <section aria-label="Laptop in turns">
+        <section aria-label="Laptop: alternate">
           <h2 className="border-b border-ink pb-1 font-semibold">Using the laptop alone</h2>
           <p className="py-1 text-sm text-soft">
-            Screen and keyboard can't both be at the right height.
+            Screen and keyboard can’t both be at the right height.
           </p>
           {drawnVisit.laptop.map((laptop) => (
             <div key={laptop.id} className="border-b border-hair py-1.5 text-sm">
@@ -101,8 +102,8 @@ export function Plans() {
         </section>
       )}
       {drawnVisit.zones.length > 0 && (
-        <section aria-label="Beside the keys">
-          <h2 className="border-b border-ink pb-1 font-semibold">Beside the keys</h2>
+        <section aria-label="Beside the keyboard">
+          <h2 className="border-b border-ink pb-1 font-semibold">Beside the keyboard</h2>
           {drawnVisit.zones.map((zone) => (
             <div key={zone.id} className="border-b border-hair py-1.5 text-sm">
               <p>
@@ -147,7 +148,7 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
         </div>
       )}
       {plan.same_as ? (
-        <p className="text-sm text-soft">Comes to the same as “{plan.same_as}”.</p>
+        <p className="text-sm text-soft">Same result as “{plan.same_as}”.</p>
       ) : (
         <>
           {plan.not_assessed.length > 0 && (
@@ -158,7 +159,7 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
           {plan.added.length === 0 ? (
             <p className="text-sm text-soft">
               {plan.not_assessed.length > 0
-                ? "Whether anything has to be added can't be told yet."
+                ? "Not enough information yet to say whether anything is needed."
                 : "Nothing to add."}
             </p>
           ) : (
@@ -229,7 +230,7 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
             </Button>
             {plan.id !== "own" && plan.added.length > 0 && (
               <Button look="quiet" onClick={() => take(plan.added.map((added) => added.key))}>
-                Start my own from it
+                Start my own plan from this
               </Button>
             )}
           </span>
@@ -300,7 +301,7 @@ function Stacks() {
           {unit}
         </label>
         <Select
-          label="What it carries"
+          label="What it supports"
           value={use}
           onChange={(next) => setUse(next as typeof use)}
           className="text-sm"
@@ -312,7 +313,7 @@ function Stacks() {
           ]}
         />
         <Button type="submit" disabled={!wanted.trim()}>
-          Find it
+          Find a stack
         </Button>
       </form>
       {typeof answer === "string" && <Notice role="alert">{answer}</Notice>}
@@ -324,9 +325,9 @@ function Stacks() {
             </p>
           ) : (
             <p>
-              Nothing available will do.{" "}
+              Nothing available is suitable.{" "}
               <button type="button" className="underline" onClick={() => go("look", "pieces")}>
-                Note what is at hand
+                Record what is available
               </button>
             </p>
           )}

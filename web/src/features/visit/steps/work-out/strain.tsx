@@ -8,7 +8,7 @@ import { useWorkup } from "../../state/workup";
 export function StrainMinutes() {
   const drawnVisit = useWorkup();
   const { go } = useNavigation();
-  if (!drawnVisit) return <Skeleton lines={6} label="Working out" />;
+  if (!drawnVisit) return <Skeleton lines={6} label="Loading" />;
   const most = Math.max(60, ...drawnVisit.strain.map((strain) => strain.minutes));
   return (
     <div className="flex flex-1 flex-col">
@@ -16,8 +16,8 @@ export function StrainMinutes() {
         Strain minutes a day
       </h2>
       <p className="mb-3 text-sm text-soft">
-        Hours × share of the time × degrees outside the band (30° at the most) ÷ 30°. A joint counts
-        once, by its strongest evidence. It ranks what to do first; it is no forecast.
+        Hours × share of the time × degrees out of range (up to 30°) ÷ 30°. Each joint counts once,
+        by its strongest evidence. It ranks what to do first; it is not a prediction.
       </p>
       {drawnVisit.strain.length === 0 && (
         <p>
@@ -43,7 +43,7 @@ export function StrainMinutes() {
               />
             </div>
             {strain.discomfort.length > 0 && (
-              <p className="mt-1 text-sm">Felt: {strain.discomfort.join("; ")}</p>
+              <p className="mt-1 text-sm">Discomfort: {strain.discomfort.join("; ")}</p>
             )}
             <ul className="mt-1 text-sm">
               {strain.parts.map((part) => (

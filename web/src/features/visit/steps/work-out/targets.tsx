@@ -52,7 +52,7 @@ export function Targets() {
     setOpen(rowPicked(part, posture));
     return true;
   });
-  if (!drawnVisit) return <Skeleton lines={9} label="Working out the targets" />;
+  if (!drawnVisit) return <Skeleton lines={9} label="Loading" />;
   const rows = rowsOf(trial, drawnVisit);
   const measured = drawnVisit.steps.find((step) => step.step === "measure");
   const toMeasure = measured !== undefined && measured.done < measured.needed;
@@ -90,9 +90,9 @@ export function Targets() {
       <p className="mb-3 text-soft">
         {known
           ? drawnVisit.hard.length
-            ? "Until that is solved, the angles matter less."
+            ? "Solve this first; the angles matter less until then."
             : `Total out of range, ${drawnVisit.seated_possible ? "seated" : "standing"}: ${outOfRange(drawnVisit)}`
-          : `The ${from}, and all that follows from it, waits for what is missing.`}{" "}
+          : `The ${from} and everything that depends on it need more information.`}{" "}
         {known && <Decider />}
       </p>
       {!known && (
@@ -124,7 +124,10 @@ export function Targets() {
       {trial.on && <Notice className="mb-3 text-sm">Trial values. Not saved.</Notice>}
       {drawnVisit.doubtful.length > 0 && (
         <Notice className="mb-3 text-sm">
-          <p>In doubt, so every target with it: {drawnVisit.doubtful.join(", ").toLowerCase()}.</p>
+          <p>
+            Queried, which affects every target based on it:{" "}
+            {drawnVisit.doubtful.join(", ").toLowerCase()}.
+          </p>
           <Button className="mt-1" onClick={() => go("measure")}>
             Check in Measure
           </Button>
@@ -206,12 +209,12 @@ function degrees(value: number | null, untold: readonly string[]): string {
 /** How far to go, or that it may stay. */
 function change(row: Row): string {
   if (moves(row)) return quantity(row.change ?? "", row.unit);
-  return row.state === "in_band" ? `in band, ${quantity(row.change ?? "", row.unit)}` : "as found";
+  return row.state === "in_band" ? `in range, ${quantity(row.change ?? "", row.unit)}` : "as found";
 }
 
 function count(many: number): string {
   const words = [
-    "No thing",
+    "Nothing",
     "One thing",
     "Two things",
     "Three things",
@@ -285,21 +288,21 @@ function TargetDetail({ row }: { row: Row }) {
   const cell = cells.get(path);
   const hand = cell?.held ?? null;
   const lines: [string, string | null][] = [
-    ["Made of", row.terms],
+    ["Calculation", row.terms],
     [
-      "Band",
+      "Range",
       row.band &&
         `${quantity(row.band, row.unit)}${row.plus_minus ? `, target ± ${row.plus_minus}` : ""}`,
     ],
     [
       "Chance",
-      row.chance && `${row.chance} that ${quantity(row.setting ?? "", row.unit)} lies in its band`,
+      row.chance && `${row.chance} that ${quantity(row.setting ?? "", row.unit)} is in range`,
     ],
-    ["Counts", row.datum],
+    ["Measured", row.datum],
     ["As found", row.found && quantity(row.found, row.unit)],
     ["Limits", row.limits.join("; ") || null],
     [row.cost_off ? "Costs" : "Joint", row.cost],
-    ["To narrow it", row.retake && `take the ${row.retake} again`],
+    ["For more certainty", row.retake && `measure the ${row.retake} again`],
     ["Test", row.check],
   ];
   return (
@@ -308,7 +311,7 @@ function TargetDetail({ row }: { row: Row }) {
       <Lines of={lines} />
       {row.overruled && (
         <Notice className="mt-2">
-          Overruled: computed {row.computed ?? "nothing"} {row.computed ? row.unit : ""}, set{" "}
+          Own value: calculated {row.computed ?? "nothing"} {row.computed ? row.unit : ""}, set{" "}
           {quantity(row.setting ?? "–", row.unit)}
           {hand?.changed_by ? ` by ${hand.changed_by}` : ""}.{" "}
           {row.overrule_reason ? `Because: ${row.overrule_reason}` : "No reason given yet."}
@@ -324,7 +327,7 @@ function TargetDetail({ row }: { row: Row }) {
             </li>
           ))}
           {row.about.inputs.length === 0 && (
-            <li className="text-soft">From the pieces alone, no body dimension.</li>
+            <li className="text-soft">Depends only on the equipment.</li>
           )}
         </ul>
         {row.about.chosen.map((chosen) => (
@@ -366,7 +369,7 @@ function TargetDetail({ row }: { row: Row }) {
           </div>
         ) : (
           <Button look="quiet" className="mt-1 -ml-4 underline" onClick={() => setAsking(true)}>
-            Enter my own value
+            Enter own value
           </Button>
         ))}
     </div>

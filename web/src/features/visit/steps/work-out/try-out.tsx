@@ -54,8 +54,8 @@ export function TryOut() {
         : [],
     ],
     ["Angles", fields.filter((field) => ANGLES.test(field.id))],
-    ["Pieces", fields.filter((field) => PIECES.has(field.id) && applies(field, cells))],
-    ["Choices", fields.filter((field) => CHOICES.test(field.id))],
+    ["Equipment", fields.filter((field) => PIECES.has(field.id) && applies(field, cells))],
+    ["Options", fields.filter((field) => CHOICES.test(field.id))],
   ];
   const present = (field: Field): string => {
     const [, posture, key] = field.id.split(".");
@@ -67,22 +67,22 @@ export function TryOut() {
   return (
     <div className="flex flex-col gap-3 pb-6">
       <p className="text-sm text-soft">
-        Drag a flag or a piece in the drawing, turn a ring, or type here: joints, bands and findings
-        follow. Nothing is kept until you say so.{" "}
-        {trial.ready ? "Worked out in this page." : "Worked out on the server for now."}
+        Drag a flag or item in the drawing, turn a ring, or type here. Joints and findings update as
+        you go. Nothing is saved until you choose Save.{" "}
+        {trial.ready ? "Calculated on this device." : "Calculated on the server for now."}
       </p>
       {trial.trouble && <Notice role="alert">{trial.trouble}</Notice>}
       {trial.on && tried && (
-        <section aria-label="Result of the trial" className="border border-ink/60 p-3">
+        <section aria-label="Trial result" className="border border-ink/60 p-3">
           <p className="figures mb-2">
             <Left of={tried} />
           </p>
           <SettingChanges
             of={tried.setting_changes}
-            none={`Nothing moved against ${trial.snapshot ? trial.snapshot.label : "what is kept"}.`}
+            none={`No change from ${trial.snapshot ? trial.snapshot.label : "the saved values"}.`}
           />
           {tried.findings.length > 0 && (
-            <ul aria-label="Off then" className="mt-2 text-sm">
+            <ul aria-label="Still out of range" className="mt-2 text-sm">
               {tried.findings.map((finding) => (
                 <li key={finding.id} className="mb-1 border-l-4 border-ink pl-2">
                   {finding.text}
@@ -95,7 +95,7 @@ export function TryOut() {
             <Button onClick={bench.toBest}>Reset to target</Button>
             <Button onClick={bench.toFound}>Reset to as found</Button>
             <Button onClick={trial.snapshot ? bench.dropSnapshot : bench.takeSnapshot}>
-              {trial.snapshot ? "Drop the snapshot" : "Snapshot to compare"}
+              {trial.snapshot ? "Remove snapshot" : "Take snapshot to compare"}
             </Button>
             {many > 0 && !readOnly && (
               <Button
@@ -104,7 +104,7 @@ export function TryOut() {
                   bench.toBest();
                 }}
               >
-                Keep {many === 1 ? "it" : "them"}
+                Save
               </Button>
             )}
           </div>
@@ -146,9 +146,9 @@ function Turned({
     some.map((findingSummary) => findingSummary.text).join("; ");
   return (
     <p className="mt-2 text-sm">
-      Findings of this visit: {gone.length > 0 ? `${names(gone)} would go` : "none would go"}
-      {come.length > 0 && `, ${names(come)} would come`}
-      {stays > 0 && `, ${stays} would stay`}.
+      Findings of this visit: {gone.length > 0 ? `${names(gone)} resolved` : "none resolved"}
+      {come.length > 0 && `, ${names(come)} new`}
+      {stays > 0 && `, ${stays} unchanged`}.
     </p>
   );
 }

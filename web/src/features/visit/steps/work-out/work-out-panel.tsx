@@ -39,7 +39,7 @@ export function WorkPanel() {
     ...(id === "findings" && off !== undefined ? { says: `${off}` } : {}),
   }));
   return (
-    <PartTabs label="Parts of this step" parts={parts} present={present} onChoose={setPart}>
+    <PartTabs label="Sections of this step" parts={parts} present={present} onChoose={setPart}>
       {UNNAMED.includes(present) && (
         <h2 data-arrival="" tabIndex={-1} className="sr-only">
           {WORK_PARTS[present]}

@@ -6,7 +6,7 @@ import { ServerStandIn } from "@/test/server";
 import { renderInVisit } from "@/test/visit";
 import { AddPicture } from "./add-picture";
 
-const SENT = "Being sent";
+const SENT = "Sending";
 const letGo = vi.fn();
 
 beforeEach(() => {
@@ -31,7 +31,7 @@ test("a picture is on screen while it is sent, and in the list after that", asyn
   const catalogue = { picture_bytes: 25_000_000 } as never;
   renderInVisit(<AddPicture onAdded={added} />, { visit, catalogue });
   const file = new File(["picture"], "side.jpg", { type: "image/jpeg" });
-  await userEvent.upload(screen.getByLabelText("Picture from a file"), file);
+  await userEvent.upload(screen.getByLabelText("Photo from a file"), file);
   expect((await screen.findByAltText(SENT)).getAttribute("src")).toBe("blob:side");
   kept({ body: { id } });
   await waitFor(() => expect(added).toHaveBeenCalledWith(id));

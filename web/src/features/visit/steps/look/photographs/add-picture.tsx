@@ -21,7 +21,7 @@ export function AddPicture({ onAdded }: { onAdded: (id: string) => void }) {
     const most = catalogue.picture_bytes;
     if (file && file.size > most)
       setHeavy(
-        `The picture has ${megabytes(file.size)}; at most ${megabytes(most)} can be kept. Take it with a lower resolution.`,
+        `The photo is ${megabytes(file.size)}; the limit is ${megabytes(most)}. Use a lower resolution.`,
       );
     else if (file) {
       setComing(URL.createObjectURL(file));
@@ -40,12 +40,12 @@ export function AddPicture({ onAdded }: { onAdded: (id: string) => void }) {
           <Camera size={18} aria-hidden="true" /> Camera
         </Button>
         <Button onClick={() => choose.current?.click()} disabled={add.isPending}>
-          <ImagePlus size={18} aria-hidden="true" /> A file
+          <ImagePlus size={18} aria-hidden="true" /> File
         </Button>
       </div>
       {[
-        { ref: shoot, label: "Picture from the camera", capture: "environment" as const },
-        { ref: choose, label: "Picture from a file" },
+        { ref: shoot, label: "Photo from the camera", capture: "environment" as const },
+        { ref: choose, label: "Photo from a file" },
       ].map(({ ref, label, ...rest }) => (
         <input
           key={label}
@@ -67,13 +67,13 @@ export function AddPicture({ onAdded }: { onAdded: (id: string) => void }) {
         {add.isPending
           ? add.failureCount
             ? "No connection. Retrying…"
-            : "Sending the picture …"
+            : "Sending the photo…"
           : "JPEG, PNG or WebP, up to 25 MB. Location data is removed."}
       </p>
       {coming && (
         <img
           src={coming}
-          alt="Being sent"
+          alt="Sending"
           className="mt-1 aspect-[4/3] w-1/3 border border-ink/40 object-cover opacity-70"
         />
       )}

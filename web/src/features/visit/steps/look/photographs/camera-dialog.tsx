@@ -22,8 +22,8 @@ export function CameraDialog({
     <Modal
       open={open}
       onOpenChange={onOpenChange}
-      title="Take a photograph"
-      says="Stand about 3 m away, camera at seat height and square to the client, with something of known length beside them."
+      title="Take a photo"
+      says="Stand about 3 m away, with the camera at seat height and square to the client, and something of known length beside them."
     >
       {open && <Live onTaken={onTaken} />}
     </Modal>
@@ -46,7 +46,7 @@ function Live({ onTaken }: { onTaken: (file: File) => void }) {
       })
       .catch(() =>
         setTrouble(
-          "No camera available. Check that one is connected and that the browser may use it.",
+          "No camera available. Check that one is connected and that the browser is allowed to use it.",
         ),
       );
     return () => {
@@ -76,7 +76,7 @@ function Live({ onTaken }: { onTaken: (file: File) => void }) {
           autoPlay
           playsInline
           muted
-          aria-label="What the camera sees"
+          aria-label="Camera preview"
           className="block w-full"
           onLoadedMetadata={() => setReady(true)}
         />
@@ -102,7 +102,7 @@ function Live({ onTaken }: { onTaken: (file: File) => void }) {
         </svg>
       </div>
       <Button look="next" className="mt-3 w-full" disabled={!ready} onClick={take}>
-        {ready ? "Take it" : "The camera starts …"}
+        {ready ? "Take photo" : "Starting camera…"}
       </Button>
     </>
   );

@@ -57,7 +57,7 @@ export function Compare({ before, after }: { before: Shot; after: Shot }) {
       </div>
       <p className="px-5 py-2 text-center text-sm text-soft" role="status">
         {same
-          ? `Same scale: 10 cm are ${(100 * perMm).toFixed(0)} px in both.`
+          ? `Same scale: 10 cm is ${(100 * perMm).toFixed(0)} px in both.`
           : "Scales differ: mark a known length in both photos."}
       </p>
     </div>

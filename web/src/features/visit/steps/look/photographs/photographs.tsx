@@ -65,10 +65,10 @@ export function Photographs() {
     <div>
       {!consent && (
         <Notice className="mb-3">
-          <p>No consent to photographs recorded, so none can be saved.</p>
+          <p>No consent to photos recorded, so none can be saved.</p>
           {!readOnly && (
             <Button className="mt-1" onClick={() => seek(fieldId("ask.consent.photographs"))}>
-              Record the consent
+              Record consent
             </Button>
           )}
         </Notice>
@@ -76,11 +76,11 @@ export function Photographs() {
       {consent && !readOnly && <AddPicture onAdded={added} />}
       {shots.length === 0 && consent && (
         <p className="mt-3 text-soft">
-          From the side and from behind, about 3 m away, the camera level with the seat. Put
+          From the side and from behind, about 3 m away, with the camera level with the seat. Put
           something of known length beside the client.
         </p>
       )}
-      <ul className="mt-3 grid grid-cols-3 gap-2" aria-label="Photographs of this visit">
+      <ul className="mt-3 grid grid-cols-3 gap-2" aria-label="Photos of this visit">
         {shots.map((shot) => (
           <li key={shot.id}>
             <button
@@ -111,7 +111,7 @@ export function Photographs() {
         </Button>
       )}
       {now && (
-        <StagePortal label="Photograph">
+        <StagePortal label="Photo">
           {comparing && pair ? (
             <Compare before={pair[0]} after={pair[1]} />
           ) : (
@@ -143,7 +143,7 @@ export function Photographs() {
               <p className="mt-1 min-h-10 text-sm">
                 <b>{present.label}.</b> {present.where}{" "}
                 {placed[present.id]
-                  ? "Drag it, or nudge it with the arrow keys."
+                  ? "Drag it, or move it with the arrow keys."
                   : "Tap that spot in the photo."}
               </p>
             )}
@@ -209,7 +209,7 @@ function AsBefore({ shot, before }: { shot: Shot; before: Shot | undefined }) {
         )
       }
     >
-      Camera not moved: scale and plumb line as before
+      Camera not moved: same scale and vertical reference
     </Button>
   );
 }

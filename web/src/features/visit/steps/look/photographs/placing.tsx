@@ -145,7 +145,7 @@ export function Placing({
         role="group"
         // biome-ignore lint/a11y/noNoninteractiveTabindex: the picture takes the first key
         tabIndex={0}
-        aria-label="Photo with its points. Enter or an arrow key places the next point in the middle"
+        aria-label="Photo with points. Press Enter or an arrow key to place the next point in the middle"
         className={`min-h-0 w-full flex-1 touch-none select-none ${!readOnly && present && !points[present] ? "cursor-crosshair" : ""}`}
         onPointerDown={down}
         onPointerMove={move}
@@ -230,7 +230,7 @@ export function Placing({
       <ReadSoFar read={read} />
       <div className="flex items-center gap-2 px-3 py-1">
         <p className="flex-1 text-sm text-soft">
-          Drag a point, or nudge it with the arrow keys (with Shift by 10 px). Enter: next point.
+          Drag a point, or move it with the arrow keys (with Shift by 10 px). Enter: next point.
         </p>
         {[
           { label: "Zoom in", icon: ZoomIn, act: zoom.nearer, off: false },
@@ -259,7 +259,7 @@ function ReadSoFar({ read }: { read: Schemas["PhotoView"] | undefined }) {
   const readingViews = read?.readings.filter((reading) => reading.value) ?? [];
   return (
     <ul
-      aria-label="Read so far"
+      aria-label="Readings so far"
       className="figures flex min-h-9 flex-wrap items-center gap-x-4 border-t border-hair bg-ground px-3 py-1 text-sm"
     >
       {readingViews.map((reading) => (

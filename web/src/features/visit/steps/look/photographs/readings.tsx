@@ -21,10 +21,10 @@ export function Readings({ read, pair }: { read: Read; pair?: readonly [Shot, Sh
     );
     return (
       <table className="figures mt-3 w-full text-sm">
-        <caption className="sr-only">Read from the photographs, before and after</caption>
+        <caption className="sr-only">Readings from photos, before and after</caption>
         <thead>
           <tr className="border-b border-ink text-right">
-            <th className="py-1 text-left font-semibold">Read</th>
+            <th className="py-1 text-left font-semibold">Reading</th>
             <th className="font-semibold">Before</th>
             <th className="font-semibold">After</th>
           </tr>
@@ -47,8 +47,8 @@ export function Readings({ read, pair }: { read: Read; pair?: readonly [Shot, Sh
     );
   }
   return (
-    <section className="mt-4" aria-label="Read from it">
-      <h3 className="border-b border-ink text-sm font-semibold">Read from it</h3>
+    <section className="mt-4" aria-label="Readings">
+      <h3 className="border-b border-ink text-sm font-semibold">Readings</h3>
       {read.warnings
         .filter((warning) => warning.state !== "holds")
         .map((warning) =>
