@@ -275,7 +275,7 @@ def a_piece_has_one_instruction(visit: VisitAnalysis) -> Said:
 
 
 def nothing_in_the_plan_can_be_left_out(visit: VisitAnalysis) -> Said:
-    """What is added for the heights is each worth having: less of it fits worse by a difference that counts."""
+    """Equipment to buy for the heights is each worth having: less of it fits worse by a difference that counts."""
     slots = {"seat", "desk", "keys", "feet", "screen", "back"}
     kit = tuple(one for one in visit.additions if one.slot in slots)
     if not kit or visit.plan == "own":

@@ -89,7 +89,7 @@ UNUSUAL = (
             **found(seat=34, screen_top=100, distance=55),
         },
         plans={"lasting": ["task_chair", "risers"]},
-        says={"seated.seat": "thighs stop it at 37.5 cm"},
+        says={"seated.seat": "stopped by the thighs at 37.5 cm"},
     ),
     Reference(
         id="J",

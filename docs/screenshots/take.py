@@ -83,9 +83,7 @@ def visit_pictures(page: Page, visits: dict[str, str]) -> None:
             page.get_by_label("Surface", exact=True).first.fill("70")
             page.get_by_label("Recline", exact=True).fill("18")
             page.get_by_text("Findings of this visit").wait_for()
-            page.get_by_role("region", name="Trial result").evaluate(
-                "one => one.scrollIntoView()"
-            )
+            page.get_by_role("region", name="Trial result").evaluate("one => one.scrollIntoView()")
             page.get_by_role("button", name="Take snapshot to compare").wait_for()
         page.wait_for_timeout(700)
         page.screenshot(path=HERE / f"{name}.png")

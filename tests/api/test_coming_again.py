@@ -44,7 +44,7 @@ def test_conditions_stand_until_they_are_answered_or_cleared_from_a_day(owner, a
     assert not [row for row in worked["rows"] if row["posture"] == "standing" and row["left"]]
     assert worked["why_not_standing"]
     checks = owner.http.get(f"/api/visits/{again}/report").json()["checks"]
-    asked = {check["path"] for check in checks if check["group"] == "Not asked about again"}
+    asked = {check["path"] for check in checks if check["group"] == "Not asked again"}
     assert asked >= {"ask.care.dizziness", "ask.care.surgery"}
     owner.type(again, "ask.consent.notes", "yes")
     owner.type(again, "ask.care.surgery", "no")

@@ -74,7 +74,7 @@ def test_a_plan_of_ones_own_is_ticked_priced_and_taken(owner, reader):
     mine = next(one for one in worked["plans"] if one["id"] == "own")
     assert {one["key"] for one in mine["added"]} == {*keys, "holder"}
     assert mine["cost"].endswith("\u00a0EUR")
-    assert mine["over_budget"].endswith("over the budget")
+    assert mine["over_budget"].endswith("over budget")
     added = [one["id"] for one in worked["actions"] if one["kind"] == "add"]
     assert "add.holder" in added  # Set, report and card follow it
 

@@ -220,7 +220,9 @@ def open_step(page: Page, program: Program, name: str, step: str) -> None:
 
 def kept(page: Page) -> None:
     """Everything typed has reached the server."""
-    expect(page.get_by_role("status").first).to_contain_text(re.compile("Saved|Everything else saved"))
+    expect(page.get_by_role("status").first).to_contain_text(
+        re.compile("Saved|Everything else saved")
+    )
 
 
 def pick(scope: Page | Locator, label: str, option: str) -> None:

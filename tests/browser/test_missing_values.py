@@ -49,6 +49,8 @@ def test_every_step_stands_whatever_two_values_are_missing(desk: Page, program):
         for key in ("5", "6", "7", "2"):
             desk.keyboard.press(key)
             expect(desk.locator("#main :is(h2, h3)").first).to_be_visible()
-        assert desk.get_by_role("heading", name="Something went wrong on this page").count() == 0, gone
+        assert desk.get_by_role("heading", name="Something went wrong on this page").count() == 0, (
+            gone
+        )
         for path in gone:
             write(path, typed[path])

@@ -104,19 +104,19 @@ def answer_all(phone: Page, url: str, code: str) -> None:
     sound(phone)
     away_and_back(phone)  # to the first question without an answer
     phone.get_by_label("None of these").check()
-    for heading in ("Your work", "Your place of work", "The room", "Measure yourself"):
+    for heading in ("Your work", "Your workplace", "The room", "Measure yourself"):
         onward.tap()
         expect(phone.get_by_role("heading", name=heading, exact=True)).to_be_visible()
         sound(phone)
     leg = phone.get_by_role("region", name="Lower leg")
-    leg.get_by_label("First time").fill("4")
-    leg.get_by_label("Second time").fill("41")
-    leg.get_by_label("First time").focus()
-    leg.get_by_label("Second time").focus()
+    leg.get_by_label("First reading").fill("4")
+    leg.get_by_label("Second reading").fill("41")
+    leg.get_by_label("First reading").focus()
+    leg.get_by_label("Second reading").focus()
     expect(leg.get_by_role("alert")).to_have_text("Please give 19.0 cm to 65.0 cm.")
-    leg.get_by_label("First time").fill("44.5")
+    leg.get_by_label("First reading").fill("44.5")
     onward.tap()
-    expect(phone.get_by_role("heading", name="Two photographs")).to_be_visible()
+    expect(phone.get_by_role("heading", name="Two photos")).to_be_visible()
     sound(phone)
     phone.get_by_role("button", name="Back").tap()
     expect(leg.get_by_role("status")).to_contain_text("3.5\xa0cm apart")
@@ -210,7 +210,7 @@ def test_after_a_visit_the_phone_holds_numbers_drawing_clock_and_movements(
     desk.get_by_role("button", name="New code").first.click()
     url, code = (desk.get_by_test_id(f"own-{what}").inner_text() for what in ("url", "code"))
     enter(phone, url, code)
-    for heading in ("Your numbers", "Your day", "Your movements", "When to stop"):
+    for heading in ("Your settings", "Your day", "Your movements", "When to stop"):
         expect(phone.get_by_role("heading", name=heading)).to_be_visible()
     expect(phone.get_by_role("row", name=re.compile("Height of the seat"))).to_contain_text("cm")
     expect(phone.get_by_role("timer")).to_be_visible()

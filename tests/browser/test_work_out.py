@@ -33,7 +33,7 @@ def tried(page: Page):
 def test_a_plan_is_taken_with_what_it_costs_and_leaves(desk: Page, program):
     open_step(desk, program, "Yara", "work")
     tab(desk, "Plans")
-    room = desk.get_by_role("region", name="With what is here")
+    room = desk.get_by_role("region", name="With existing equipment")
     expect(room).to_contain_text("ream of paper")
     expect(room).to_contain_text("temporary")
     expect(room).to_contain_text(re.compile(r"\d+° left"))
@@ -84,7 +84,7 @@ def test_anything_is_tried_and_nothing_kept_until_said_so(desk: Page, program):
     desk.get_by_label("Seat", exact=True).fill("48")
     row = tried(desk).get_by_role("row", name=re.compile("^Seat"))
     expect(row).to_contain_text("48.0")
-    expect(tried(desk)).to_contain_text("The feet hang: 4.8 cm short of a support.")
+    expect(tried(desk)).to_contain_text("Feet 4.8 cm off their support.")
     expect(tried(desk)).to_contain_text(re.compile(r"Findings of this visit: .*resolved"))
     desk.get_by_label("Seat", exact=True).fill("4800")
     expect(desk.get_by_role("alert")).to_contain_text("4800.0 cm is outside 25.0 to 90.0 cm")
@@ -114,7 +114,9 @@ def test_anything_is_tried_and_nothing_kept_until_said_so(desk: Page, program):
     assert entry(desk, program, "work.seated.distance", "Odile")["value"] == 660
     tab(desk, "Targets")
     desk.get_by_role("button", name="Eye to screen").first.click()
-    expect(desk.get_by_text(re.compile(r"Own value: calculated .* set 66.0\scm by"))).to_be_visible()
+    expect(
+        desk.get_by_text(re.compile(r"Own value: calculated .* set 66.0\scm by"))
+    ).to_be_visible()
     desk.get_by_label("Eye to screen, my number").fill("")
     kept(desk)
 

@@ -63,7 +63,7 @@ def test_a_piece_with_one_place_stands_there():
 def test_causes_carry_their_direction_their_evidence_and_what_they_explain():
     visit = analysed()
     causes = {cause_view.id: cause_view for cause_view in cause_views(visit.causes().causes)}
-    assert causes["feet"].title == "The feet hang"
+    assert causes["feet"].title == "The feet are off the floor"
     assert causes["hands_height"].title == "The keys are above the hands"
     assert {"seated.feet", "seated.seat", "habit_feet_hanging"} <= set(causes["feet"].findings)
     assert any("thigh" in felt for felt in causes["feet"].explains)
@@ -114,10 +114,10 @@ def step(**said):
     ("said", "state", "remark"),
     [
         ({"test": "passes", "word": "good"}, "done", ""),
-        ({"test": "nearly"}, "done", "Test on the client: nearly."),
-        ({"test": "fails"}, "open", "Test on the client: fails."),
+        ({"test": "nearly"}, "done", "Test with the client: nearly."),
+        ({"test": "fails"}, "open", "Test with the client: fails."),
         ({"word": "hurts", "hurts_at": "nape"}, "stopped", "Stopped: it hurts, back of the neck"),
-        ({"word": "hurts", "test": "passes"}, "stopped", "where is not recorded"),
+        ({"word": "hurts", "test": "passes"}, "stopped", "place not recorded"),
         ({"word": "not_yet"}, "done", "The client says: not yet."),
     ],
 )
@@ -147,7 +147,7 @@ def test_what_can_not_be_done_today_has_an_owner_and_a_day():
     visit = analysed(**values)
     views = action_views(visit.actions(), visit.causes().causes, "cm")
     view = next(view for view in views if view.id == "set.seated.seat")
-    assert (view.state, view.remark) == ("later", "Not wanted.")
+    assert (view.state, view.remark) == ("later", "Declined.")
 
 
 def test_an_aim_that_moves_under_what_was_set_is_said():

@@ -39,7 +39,7 @@ def test_fixed_desk_with_a_short_chair_names_the_limit_and_its_cost():
     assert not result.standing.possible
     assert (
         result.standing.why_not
-        == "No work standing at this desk: desk fixed at 740 mm, 238 mm lower than its target."
+        == "Not suitable for standing at this desk: desk fixed at 740 mm, 238 mm lower than its target."
     )
 
 
@@ -214,9 +214,7 @@ def test_findings_say_cause_before_instruction_worst_first():
     )
     assert found[0].instruction == "Bring in by 10.5 cm to 34.5 cm."
     assert found[1].cause.startswith("Screen top 11.0 cm below eye level: the neck bends down")
-    assert (
-        found[1].instruction == "Raise by 9.5 cm to 112.8 cm, inside its band and not on its end."
-    )
+    assert found[1].instruction == "Raise by 9.5 cm to 112.8 cm, within range but not at its limit."
 
 
 def test_both_ends_of_a_band_belong_to_it_and_half_a_millimetre_beyond():

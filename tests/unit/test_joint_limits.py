@@ -1,4 +1,4 @@
-"""Limits of a joint of this person, as numbers: kept to by seat, drawing, movements and papers."""
+"""Joint limits of this person, as numbers: kept to by seat, drawing, movements and papers."""
 
 from math import cos, radians
 

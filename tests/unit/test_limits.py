@@ -141,7 +141,7 @@ def test_thighs_under_a_drawer_get_the_risers_and_no_cushion():
     assert not {"seat_cushion", "high_chair"} & set(ids)
     shown = plan_views(worked, "cm")[0][0]
     assert shown.shortfalls[0].startswith(
-        "Thighs or armrests do not fit under the desk: 8.0 cm short"
+        "Thighs or armrests don’t fit under the desk: 8.0 cm short"
     )
 
 

@@ -127,7 +127,7 @@ def test_one_reading_in_another_unit_is_seen_beside_the_other():
     [
         (
             {"elbow_height_standing": 1320, "shoulder_height_standing": 1310},
-            "Elbow height, standing 132.0 cm can't be above shoulder height, standing. One of them is off.",
+            "Elbow height, standing 132.0 cm can't be above shoulder height, standing. One of them is wrong.",
         ),
         (
             {"knee_height": 565},

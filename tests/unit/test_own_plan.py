@@ -84,7 +84,7 @@ def test_a_plan_says_its_sum_and_how_far_that_is_over_the_budget(prices, cost, o
     plans, _ = plan_views(worked, "cm", Money(prices=prices, budget=300))
     mine = next(plan for plan in plans if plan.id == "own")
     assert mine.cost == cost
-    assert mine.over_budget == (over and f"{over} over the budget")
+    assert mine.over_budget == (over and f"{over} over budget")
 
 
 def test_what_costs_nothing_counts_for_nothing():

@@ -58,7 +58,7 @@ def test_armrests_just_under_the_elbow_and_said_where_they_meet_the_desk():
         pytest.approx(found.target + 10),
     )
     assert limit_text(found.limits[-1]) == (
-        "above 175 mm they meet the desk: keep them lower, or stay short of its edge"
+        "above 175 mm they hit the desk: keep them lower, or stay clear of its edge"
     )
     at_lowest = row(usual_case(), "armrest")
     assert (at_lowest.setting, at_lowest.limits) == (180, ())
@@ -91,7 +91,7 @@ def test_a_wide_keyboard_is_too_wide_for_narrow_shoulders():
     found = row(usual_case(body=body), "mouse")
     assert kinds(found) == ["wide"]
     assert found.cost.excess_deg > 0
-    assert "keyboard reaches out to 345" in limit_text(found.limits[0])
+    assert "keyboard extends to 345" in limit_text(found.limits[0])
 
 
 def test_mouse_without_a_hand_is_not_assessable():

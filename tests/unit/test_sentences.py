@@ -64,7 +64,7 @@ def sentences(values):
 
 def test_hanging_feet_are_said_and_nobody_reads_of_knees_above_the_hips():
     made, off = sentences(short_client())
-    assert off["seated.feet"].cause.startswith("The feet hang: ")
+    assert off["seated.feet"].cause.startswith("Feet ")
     everything = " ".join(one.cause + " " + one.instruction for one in off.values())
     assert "knees come above the hips" not in everything
     seat = off.get("seated.seat")
@@ -81,7 +81,7 @@ def test_thighs_that_stand_in_a_tray_are_said():
     )
     told = judged(case)["seated.thighs"]
     assert (told.state, told.safety) == ("off", True)
-    assert told.cause == "The thighs do not fit: they stand 2.1 cm in what is over them."
+    assert told.cause == "Thighs don’t fit: 2.1 cm too little clearance."
 
 
 def test_a_screen_at_its_own_target_is_no_fault():
@@ -181,9 +181,7 @@ def test_a_ream_without_a_thickness_is_said_not_dropped():
         "look.support.ream.height": None,
     }
     made = analyse_visit(VisitInput(values=values, today=None, sex="female"), "cm")
-    said = (
-        "Ream of paper: recorded as here, but its thickness is not; reckoned with about 5.0\u00a0cm"
-    )
+    said = "Ream of paper: thickness not recorded; assumed to be about 5.0\u00a0cm"
     assert any(note.startswith(said) for note in notes_in(made.case, made.result, "cm"))
     ream = next(item for item in made.bare.workstation.items if item.id == "ream")
     assert (ream.assumed, ream.error) == (True, 2.0)

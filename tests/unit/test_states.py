@@ -132,7 +132,7 @@ def test_nothing_stopped_or_locked_is_a_number_to_keep_on_any_paper():
     card = target_card(PRACTICE, [(snapshot({**PLAIN, **tried}), workup)], "cm")
     assert {"mouse", "screen_top"}.isdisjoint(line.key for line in card.people[0].lines)
     row = next(one for one in made.workplace.table if one.label.startswith("Mouse"))
-    assert (row.setting, row.after) == ("–", "Left as it was")
+    assert (row.setting, row.after) == ("–", "Left unchanged")
     assert "hurt" not in made.workplace.model_dump_json()
     asked = {request.title for request in made.workplace.requests}
     assert any(title.startswith("Screen top") for title in asked)
@@ -242,7 +242,7 @@ def test_every_number_of_every_paper_is_that_of_the_state(seed):
             continue
         assert (other.before, other.state) == (row.before, row.state)
         assert other.setting in (row.setting, "–")
-        assert other.after in (row.after, "Left as it was")
+        assert other.after in (row.after, "Left unchanged")
     hip = workup.analysis.stands.seated.joint("hip") if workup.case.sits else None
     least = workup.case.person.least_hip
     said = [limit.unmet for care in workup.precautions for limit in care.limits if limit.unmet]

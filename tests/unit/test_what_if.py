@@ -104,7 +104,7 @@ def test_a_hand_that_tries_buys_nothing_on_its_way():
 
     high = footrest(**{"work.seated.seat": "54"})
     assert high.setting == footrest().setting == "13.0"
-    assert high.limits == ["the feet's support ends at 13.0 cm, 3.1 cm short"]
+    assert high.limits == ["foot support ends at 13.0 cm, 3.1 cm short"]
 
 
 def test_the_visits_own_findings_go_come_or_stay(bram):

@@ -125,7 +125,7 @@ def caller_of(route: Route) -> Callable[..., object]:
         session, member, practice = accounts.who(token_of(request))
         _check_csrf(request, csrf, session)
         if practice.second_factor and not member.has_second_factor and not route.enrolling:
-            raise MustEnrol("Your practice asks for a second factor. Set yours up first.")
+            raise MustEnrol("Your practice requires two-step sign-in. Set it up first.")
         who = SignedIn(session=session, member=member, practice=practice)
         request.state.who = who  # for the audit log, which names also who is refused
         route.needs.require(member)

@@ -107,7 +107,7 @@ class ErrorHandling:
                 type="failed",
                 title="The server failed",
                 status=500,
-                detail="Something went wrong on the server. Nothing you typed is lost on this page.",
+                detail="Something went wrong on the server. Nothing you entered on this page is lost.",
             )
             await answer(problem)(scope, receive, send)
 

@@ -83,15 +83,15 @@ TOO_SLOW = Problem(
     type="too-slow",
     title="No answer in time",
     status=503,
-    detail="The server is busy or its database is away. Nothing has been lost; it is asked again "
+    detail="The server is busy or its database is unavailable. Nothing has been lost; it will retry "
     "automatically.",
 )
 NO_ROOM = Problem(
     type="no-room",
     title="The server's disk is full",
     status=507,
-    detail="Nothing new can be kept on the server. What you typed stays on this device and is sent again; "
-    "tell your administrator.",
+    detail="The server can’t store anything new. Your entries stay on this device and will be sent "
+    "again. Contact your administrator.",
 )
 AGAIN = {"Retry-After": "2"}
 

@@ -15,7 +15,7 @@ _SAVED = re.compile(r"SAVED (\d{1,2}) (\d{3,4})")
 _PRESET = re.compile(r"PRESET (\d{1,2}) (\d{3,4}|empty)")
 _HIT = re.compile(r"hit something at (\d{3,4}) and went back to (\d{3,4})")
 NAME = "desk"
-AT_ITS_KEYS = "See where it stands, then hold the button again, or move it at its own keys."
+AT_ITS_KEYS = "Check its height, then hold the button again, or use the desk’s own controls."
 
 
 class SocketDesk:
@@ -26,7 +26,7 @@ class SocketDesk:
 
     def _ask(self, line: str, wanted: re.Pattern[str]) -> re.Match[str]:
         if not self._address:
-            raise NoAnswer("No electric desk is connected. Move it at its own keys.")
+            raise NoAnswer("No electric desk connected. Use the desk’s own controls.")
         try:
             return ask(self._address, line, wanted, name=NAME, otherwise=AT_ITS_KEYS)[0]
         except NoAnswer as error:
@@ -35,7 +35,7 @@ class SocketDesk:
                 raise
             at, back = (f"{int(mm) / 10:.1f} cm" for mm in hit.groups())
             raise NoAnswer(
-                f"The desk hit something at {at} and went back to {back}. Clear the way, press Stop, then hold again."
+                f"The desk hit something at {at} and went back to {back}. Clear the area, press Stop, then hold again."
             ) from None
 
     def state(self) -> DeskState:

@@ -28,7 +28,7 @@ class SocketInstrument:
     @property
     def _name(self) -> str:
         if not self._address:
-            raise NoAnswer(f"No {NAMES[self._id]} is set up. Type the reading.")
+            raise NoAnswer(f"No {NAMES[self._id]} connected. Type in the reading.")
         return NAMES[self._id]
 
     def state(self) -> InstrumentState:

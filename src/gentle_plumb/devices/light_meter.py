@@ -29,7 +29,7 @@ class SocketLightMeter:
 
         """
         if not self._address:
-            raise NoAnswer("No light meter connected. Type the reading.")
+            raise NoAnswer("No light meter connected. Type in the reading.")
         match, _ = ask(self._address, "READ", _READING, name="light meter")
         lux = float(match[1])
         if not DARKEST <= lux <= BRIGHTEST:

@@ -30,7 +30,7 @@ def ask(
     name : str
         Of the device, for the words of an error.
     otherwise : str
-        What the person can do where it does not answer.
+        What the person can do where it is not responding.
 
     Returns
     -------
@@ -53,7 +53,7 @@ def ask(
             while noise <= MOST_NOISE:
                 raw = heard.readline(LONGEST_LINE)
                 if not raw:
-                    raise NoAnswer(f"The {name} hung up. {otherwise}")
+                    raise NoAnswer(f"The {name} disconnected. {otherwise}")
                 text = raw.decode("ascii", "replace").strip()
                 match = wanted.fullmatch(text)
                 if match is not None and raw.endswith(b"\n"):
@@ -63,5 +63,5 @@ def ask(
                 noise += 1
     except (OSError, ValueError):
         if not noise:
-            raise NoAnswer(f"The {name} does not answer. {otherwise}") from None
-    raise NoAnswer(f"The {name} says something that is no reading. Try again.")
+            raise NoAnswer(f"The {name} is not responding. {otherwise}") from None
+    raise NoAnswer(f"The {name} sent something that isn’t a reading. Try again.")

@@ -38,8 +38,8 @@ def _megabytes(size: float) -> str:
 def too_large(size: int) -> BadPicture:
     """What is said of a file over the limit."""
     return BadPicture(
-        f"The picture has {_megabytes(size)}; at most {_megabytes(MOST_BYTES)} can be kept. "
-        "Take it with a lower resolution.",
+        f"The photo is {_megabytes(size)}; the limit is {_megabytes(MOST_BYTES)}. Use a lower "
+        f"resolution.",
         value=size,
         high=MOST_BYTES,
         unit="bytes",

@@ -27,13 +27,13 @@ class UnavailablePdf:
 
 
 def _refuse() -> NoReturn:
-    raise NeedsServer("Papers are printed by the server, once the network is back.")
+    raise NeedsServer("Reports can be printed when you are back online.")
 
 
 class NoFiles:
     """Makes no files; raises NeedsServer."""
 
     def of_visit(self, *_: object) -> NoReturn:
-        raise NeedsServer("Files are made by the server, once the network is back.")
+        raise NeedsServer("Files can be created when you are back online.")
 
     of_drawing = of_visit

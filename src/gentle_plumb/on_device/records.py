@@ -131,7 +131,7 @@ class DeviceRecords(ServerOnlyRecords):
         self, practice_id: UUID, visit_id: UUID, moment: datetime | None, *, forget: timedelta
     ) -> None:
         """The server's alone."""
-        raise NeedsServer("A draft is discarded once the network is back.")
+        raise NeedsServer("Drafts can be discarded when you are back online.")
 
     def forget(self, visit_id: UUID) -> None:
         """Leave nothing of a visit here."""

@@ -21,7 +21,7 @@ from ..services.models import (
 
 
 def _needs_server() -> NoReturn:
-    raise NeedsServer("This needs the server. It can be done once the network is back.")
+    raise NeedsServer("You can do this when you are back online.")
 
 
 class ServerOnlyRecords:

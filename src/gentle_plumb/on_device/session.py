@@ -121,7 +121,7 @@ class DeviceSession:
             match = pattern.fullmatch(target)
             if match is not None:
                 return self._handled(route, asked, match.groupdict())
-        raise NeedsServer("This needs the server. It can be done once the network is back.")
+        raise NeedsServer("You can do this when you are back online.")
 
     def _handled(self, route: Route, asked: Asked, path: Mapping[str, str]) -> tuple[int, str]:
         route.needs.require(self._who.member)

@@ -129,5 +129,5 @@ def enter(to: Services, call: Call, password: ChosenPassword) -> None:
 def forgotten(to: Services, call: Call, attempts: Attempts, password: ForgottenPassword) -> None:
     """Ask for a password reset link. The answer is the same whether or not the address has an account."""
     if not _resets_by_mail(to, call):
-        raise NotAllowed("No link is mailed here. An owner of your practice can give you one.")
+        raise NotAllowed("Email is not set up here. Ask an owner of your practice for a link.")
     to.entrances.ask_reset(password.email, attempts, base=call.base_url)

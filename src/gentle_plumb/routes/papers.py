@@ -128,7 +128,7 @@ def day_calendar(to: Services, who: Caller, visit_id: UUID, place: PlaceId = "ma
     """The working day as a calendar file: quiet, and without a word about health."""
     opened, results = to.visits.results(who.member, visit_id, "cm", body=False, place=place)
     if results.day is None:
-        raise NotFound("A day is laid out once its hours are recorded.")
+        raise NotFound("Record hours by task first.")
     due = results.record[fields.report.follow_up]
     calendar = calendar_of(
         results.day,

@@ -26,7 +26,7 @@ KNOWN_FOR = timedelta(days=400)
 USE_NOTED_EVERY = timedelta(minutes=1)
 """How exactly it is noted when a session was used last. House value."""
 
-LOCKED = "This page is locked. Enter your password to go on."
+LOCKED = "This page is locked. Enter your password to continue."
 
 _hasher = PasswordHash.recommended()
 _DUMMY = _hasher.hash("nobody has this password")
@@ -125,8 +125,8 @@ class AccountService:
             raise NotSignedIn("Email or password is incorrect.")
         if self._published.get(address) == password:
             raise NotSignedIn(
-                "This password is published with the demo and opens nothing here. "
-                "Set another one: ./plumb password"
+                "This is the demo’s public password and doesn’t work here. Set another one: ./plumb "
+                "password"
             )
         if member.sealed_totp:
             self._second.take_code(member, code)
@@ -171,7 +171,7 @@ class AccountService:
         """Sign in by the password alone again; raises WrongPassword, LockedOut, NotAllowed where it is required."""
         self._ask_password(member, password, attempts)
         if practice.second_factor:
-            raise NotAllowed("Your practice asks everybody for a second factor.")
+            raise NotAllowed("Your practice requires two-step sign-in.")
         self._second.drop(member)
 
     def reset_second_factor(self, by: Member, member_id: UUID) -> None:
@@ -213,7 +213,7 @@ class AccountService:
     def _ask_password(member: Member, password: str, attempts: Attempts) -> None:
         was_right = attempts.begin(str(member.id))
         if not _hasher.verify(password, member.password_hash):
-            raise WrongPassword("The password is not right. Nothing was changed.")
+            raise WrongPassword("Wrong password. Nothing was changed.")
         was_right()
 
     def whose_address(self, email: str) -> Member | None:
@@ -274,7 +274,7 @@ class AccountService:
         """Set a password without asking who does it: for the command line. Raises NotFound."""
         member = self._accounts.member_by_email(email.strip().lower())
         if member is None:
-            raise NotFound("Nobody has this address.")
+            raise NotFound("No account with this email.")
         check_password(password, (member.name, member.email))
         self._accounts.change_member(replace(member, password_hash=_hasher.hash(password)))
         self._accounts.drop_sessions(member.id)
@@ -322,9 +322,11 @@ class AccountService:
         """
         member = self._colleague(by, member_id)
         if member.role in WRITERS:
-            raise NotAllowed("Owners and practitioners see health data: it is their work.")
+            raise NotAllowed("Owners and practitioners always have access to health data.")
         if member.role == "assistant":
-            raise NotAllowed("Assistants work without health data. Make them a reader first.")
+            raise NotAllowed(
+                "Assistants can’t have access to health data. Change their role to reader first."
+            )
         return self._accounts.change_member(replace(member, sees_health=sees))
 
     def remove_member(self, by: Member, member_id: UUID) -> None:
@@ -335,7 +337,7 @@ class AccountService:
         member = self._colleague(by, member_id)
         owners = [member for member in self.members(by) if member.role == "owner"]
         if owners == [member]:
-            raise NotAllowed("This is the last owner. Make another one first.")
+            raise NotAllowed("This is the only owner. Make someone else an owner first.")
         self._note_left(
             member_id
         )  # first: better on the list and still here than the other way round

@@ -123,9 +123,7 @@ class ArchiveService:
         """
         if not agreed:
             raise NeedsConsent(
-                "agreed",
-                NOTES,
-                "Ask the client first: these records hold what concerns their health.",
+                "agreed", NOTES, "Ask the client first: these records contain health information."
             )
         try:
             whole = self._archives.read(raw)

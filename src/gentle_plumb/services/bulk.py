@@ -93,9 +93,7 @@ class BulkService:
         """Have a client's archive imported; raises NotAllowed, NeedsConsent without the client's word."""
         if not agreed:
             raise NeedsConsent(
-                "agreed",
-                NOTES,
-                "Ask the client first: these records hold what concerns their health.",
+                "agreed", NOTES, "Ask the client first: these records contain health information."
             )
         job = self._new(member)
         self._jobs.add(job, raw)
@@ -128,7 +126,7 @@ class BulkService:
         """What a job has made, for who asked for it; raises NotAllowed, NotFound."""
         job, data = self._jobs.file(member.practice_id, job_id)
         if job.member_id != member.id or job.kind != "papers" or data is None:
-            raise NotFound("There is no such file, or not any more.")
+            raise NotFound("File not found, or no longer available.")
         return data
 
     def clients_in(self, practice_id: UUID, job_id: UUID, file: bytes) -> frozenset[UUID]:
@@ -176,7 +174,7 @@ class BulkService:
             done, file = replace(job, state="failed", says=_words(error)), None
         except Exception:
             if last:
-                says = "It failed. Whoever runs the program sees it."
+                says = "It failed. Your administrator can see why."
                 self._jobs.settle(replace(job, state="failed", says=says), None)
             else:
                 self._jobs.settle(replace(job, state="waiting"), raw)
@@ -193,7 +191,7 @@ class BulkService:
             None,
         )
         if member is None:
-            raise NotFound("Who asked for it has left.")
+            raise NotFound("The member who requested it has left the practice.")
         if job.kind == "import":
             client = self._archives.take_in(member, raw or b"", agreed=True)
             return replace(job, state="done", says=f"{client.name} was imported."), None
@@ -201,9 +199,7 @@ class BulkService:
         file, count, withheld = self._papers(job, member, practice)
         says = f"{count} papers" if count != 1 else "1 paper"
         if withheld:
-            says += (
-                f"; {withheld} left out: the client has not agreed to this copy, or it was not kept"
-            )
+            says += f"; {withheld} left out: the client has not consented to this copy, or it was not kept"
         return replace(job, state="done", says=f"{says}."), file
 
     def _papers(self, job: BulkJob, member: Member, practice: Practice) -> tuple[bytes, int, int]:
@@ -224,7 +220,7 @@ class BulkService:
         ]
         if len(mine) > MOST_PAPERS:
             raise BadFile(
-                f"{len(mine)} papers are more than {MOST_PAPERS}: ask for a shorter period."
+                f"{len(mine)} reports is over the limit of {MOST_PAPERS}. Choose a shorter period."
             )
         out, withheld = io.BytesIO(), 0
         with zipfile.ZipFile(out, "w", zipfile.ZIP_DEFLATED) as folder:

@@ -11,10 +11,9 @@ NOTES, PHOTOGRAPHS, WORKPLACE = (
 )
 
 NEEDED_FOR = {
-    NOTES: "The client's consent to keep health notes is not recorded. Record it under Consent; "
-    "what you typed stays here and is sent then.",
-    PHOTOGRAPHS: "The client's consent to photographs is not recorded. Record it under Ask, "
-    "Consent, then add the photograph.",
+    NOTES: "No consent to health notes recorded. Record it under Consent; your entry is kept here "
+    "and sent then.",
+    PHOTOGRAPHS: "No consent to photos recorded. Record it under Ask, Consent, then add the photo.",
 }
 
 

@@ -67,7 +67,7 @@ class LockedOut(ServiceError):
     """Too many wrong passwords."""
 
     def __init__(self, seconds: int) -> None:
-        super().__init__(f"Too many tries. Try again in {_spoken(seconds)}.")
+        super().__init__(f"Too many attempts. Try again in {_spoken(seconds)}.")
         self.seconds = seconds
 
 
@@ -118,7 +118,7 @@ class ShutsOut(ServiceError):
 
     def __init__(self, names: Sequence[str]) -> None:
         super().__init__(
-            f"{', '.join(names)} has an open visit with this client and will no longer be able to open it."
+            f"{', '.join(names)} has an open visit with this client and will lose access to it."
         )
 
 

@@ -10,7 +10,7 @@ def require_writer(member: Member) -> None:
     """Raises NotAllowed for readers and assistants."""
     if member.role == "assistant":
         raise NotAllowed(
-            "This is for those who work with the client. An owner can change your role."
+            "Only members who work with the client can do this. An owner can change your role."
         )
     if member.role not in WRITERS:
         raise NotAllowed("You have read-only access.")
@@ -26,6 +26,6 @@ def require_health(member: Member) -> None:
     """Raises NotAllowed for readers to whom the owner has not granted it."""
     if not member.sees_health:
         raise NotAllowed(
-            "This holds health data. An owner can let you see it, under People; "
-            "the workplace's copy is open to you."
+            "This contains health data. An owner can give you access under Practice; you can open the "
+            "workplace copy."
         )

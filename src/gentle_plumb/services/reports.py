@@ -182,7 +182,9 @@ class ReportService:
         if held is not None:
             return held
         if revision not in (None, snapshot.visit.revision):
-            raise MovedOn("The visit was changed since you looked at it. Look again, then sign.")
+            raise MovedOn(
+                "The visit has changed since you opened this page. Check it again, then sign."
+            )
         missing = missing_for_signing(workup)
         if missing:
             raise NotReady(missing)
@@ -245,7 +247,7 @@ class ReportService:
             return report, pdf or self._press.print(legacy_paper(report.content))
         require_health(member)
         if pdf is None:
-            raise NotFound("This version was signed before this copy was kept.")
+            raise NotFound("This version was signed before this copy existed.")
         return report, pdf
 
     def request_form(self, member: Member, report_id: UUID) -> tuple[Report, bytes]:

@@ -48,9 +48,9 @@ class RetentionStore(Protocol):
 
 
 REASON_SAYS = {
-    "asked": "the client asked for it",
-    "due": "the practice's period of keeping is over",
-    "mistake": "it was made by mistake",
+    "asked": "requested by the client",
+    "due": "retention period has ended",
+    "mistake": "created by mistake",
 }
 
 
@@ -203,7 +203,7 @@ class RetentionService:
             if erasure.id != erasure_id:
                 continue
             if member.role != "owner" and erasure.by_name != member.name:
-                raise NotAllowed("An owner can print this.")
+                raise NotAllowed("Only an owner can print this.")
             query = AuditQuery(client_id=erasure.client_id, act="erase", most=20)
             lines = self._trail.lines(member.practice_id, query)
             line = next((line for line in reversed(lines) if line.at >= erasure.at), None)

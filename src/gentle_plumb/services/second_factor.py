@@ -70,7 +70,7 @@ class _NoSecrets:
     """Where nothing is to be sealed, nothing can be opened."""
 
     def seal(self, secret: str) -> str:
-        raise NoKey("Second factors can't be kept here.")
+        raise NoKey("Two-step sign-in is not available here.")
 
     def opened(self, sealed: str) -> str | None:
         return None
@@ -89,7 +89,7 @@ class SecondFactors:
         Raises NeedsCode, NotSignedIn.
         """
         if not code.strip():
-            raise NeedsCode("Enter the code of your authenticator, or a recovery code.")
+            raise NeedsCode("Enter the code from your authenticator app, or a recovery code.")
         secret = self._secrets.opened(member.sealed_totp)
         step = step_of(secret, code, self._clock(), member.totp_last) if secret else None
         if step is not None and self._accounts.take_code(member.id, step):
@@ -97,10 +97,10 @@ class SecondFactors:
         if self._accounts.take_recovery(member.id, recovery_hash(code)):
             return
         raise NotSignedIn(
-            "The code is not right, or was used before. Wait for the next one."
+            "Wrong code, or already used. Wait for the next one."
             if secret
-            else "Codes can't be checked because a key file is missing from the server. Use a recovery code, and tell "
-            "your administrator."
+            else "Codes can’t be checked: a key file is missing from the server. Use a recovery code and "
+            "contact your administrator."
         )
 
     def offer(self, member: Member) -> tuple[str, str]:
@@ -112,7 +112,7 @@ class SecondFactors:
         """Keep a second factor once its first code is right; recovery codes. Raises NotAllowed, NoKey."""
         step = step_of(secret, code, self._clock(), 0)
         if step is None:
-            raise NotAllowed("The code is not right. Check the clock of the telephone.")
+            raise NotAllowed("Wrong code. Check that your phone’s clock is right.")
         codes, kept = new_recovery()
         sealed = self._secrets.seal(secret)
         self._accounts.change_member(

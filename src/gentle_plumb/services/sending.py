@@ -31,10 +31,10 @@ class Handed:
 def hand_over(sender: MailSender | None, letter: LetterOut, tries: int) -> Handed:
     """Send a letter that has been tried so many times, this one counted."""
     if tries > MOST_TRIES:
-        return Handed(state="failed", trouble="Each time it was sent, the program was cut off.")
+        return Handed(state="failed", trouble="Sending was interrupted every time.")
     try:
         if sender is None:
-            raise MailTrouble("No mail server is set up.")
+            raise MailTrouble("Email is not set up.")
         sender.send(letter)
     except MailRefused as error:
         return Handed(state="failed", trouble=str(error))

@@ -100,13 +100,13 @@ class FakeInstrument:
 
 
 def test_an_instrument_learns_neither_name_nor_number(world):
-    tape, rod = FakeInstrument(), FakeInstrument("The height rod does not answer.")
+    tape, rod = FakeInstrument(), FakeInstrument("The height rod is not responding.")
     service = InstrumentService(world.records, {"tape": tape, "rod": rod})
     client, visit = measured_visit(world)
     owner = world.office.owner
     assert [(one.id, one.trouble) for one in service.every()] == [
         ("tape", None),
-        ("rod", "The height rod does not answer."),
+        ("rod", "The height rod is not responding."),
     ]
     assert service.read(owner, visit, "tape", "stature").typed == "46.2 cm"
     subject, dimension = tape.asked[0]
@@ -164,7 +164,7 @@ def test_a_doubt_does_not_keep_a_report_from_being_signed_but_is_said_in_it(worl
         world.type(visit, path, typed)
     world.type(visit, "report.follow_up", weeks_on(clock))
     world.reports.sign(world.office.owner, world.office.practice, visit, "cm")
-    assert "In doubt and not settled: thigh clearance." in world.press.printed[-1]["notes"]
+    assert "Open queries: thigh clearance." in world.press.printed[-1]["notes"]
     world.type(visit, "ask.consent.notes", "yes")
     world.type(visit, "measure.thigh_clearance.kept", "Measured again")
     world.type(visit, "measure.thigh_clearance.kept_at", "6.1")

@@ -122,7 +122,9 @@ def test_a_posture_that_cannot_be_is_left_out_of_the_paper(demo_world):
     )
     assert {row["posture"] for row in draft["table"]} == {"seated"}
     assert {joint["posture"] for joint in draft["joints"]} == {"seated"}
-    assert draft["standing"].startswith("No work standing at this desk: desk fixed at 72.0 cm")
+    assert draft["standing"].startswith(
+        "Not suitable for standing at this desk: desk fixed at 72.0 cm"
+    )
     assert draft["estimated"] == ["hand breadth", "hand length"]
 
 
@@ -151,6 +153,6 @@ def test_the_report_says_the_desks_heights_its_display_and_its_keys(demo_world):
     practice = world.accounts_port.practice(owner.practice_id)
     desk = world.reports.draft(owner, practice, visit, "cm").content.record.desk
     assert desk == [
-        "Sitting: desk at 63.5 cm, its display reads 61.5 cm.",
-        "Standing: desk at 102.5 cm, its display reads 100.5 cm, saved on key 2.",
+        "Sitting: desk at 63.5 cm, display reads 61.5 cm.",
+        "Standing: desk at 102.5 cm, display reads 100.5 cm, saved on key 2.",
     ]

@@ -23,7 +23,7 @@ KINDS: dict[ActionKind, str] = {
     "arrange": "Arrange",
     "technique": "Technique",
     "habit": "Habit",
-    "ask": "Find out",
+    "ask": "Clarify",
 }
 """Kinds in the order in which they are done, with their headings."""
 WHO: dict[Who, str] = {

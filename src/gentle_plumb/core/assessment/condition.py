@@ -14,7 +14,7 @@ LABELS: dict[str, str] = {
     "thighs": "Room for the thighs",
     "armrests_fixed": "Fixed armrests under the desk",
     "armrests": "Armrests under the desk",
-    "belly": "Desk edge and belly",
+    "belly": "Desk edge and abdomen",
     "reach": "Keys within reach",
     "feet": "Support for the feet",
     "back": "Back on the backrest",

@@ -71,9 +71,7 @@ def estimate_from_stature(
         spread, stature = table.spread(name, sex), table.spread("stature", sex)
     r = table.r(name)
     if spread is None or stature is None or (r < LEAST_CORRELATION and not insist):
-        raise MissingDimension(
-            name, f"{entry.label} can't be estimated from stature: it needs the tape."
-        )
+        raise MissingDimension(name, f"{entry.label} can’t be estimated from stature: measure it.")
     shift = r * spread.sd_mm / stature.sd_mm * (stature_mm - stature.mean_mm)
     return Estimate(
         value_mm=spread.mean_mm + shift, sd_mm=spread.sd_mm * max(0.0, 1 - r * r) ** 0.5
@@ -93,7 +91,7 @@ def estimate_from_others(name: str, factor: Factor, *, insist: bool = False) -> 
     """
     entry = dimension(name)
     if factor.table.r(name) < LEAST_CORRELATION and not insist:
-        raise MissingDimension(name, f"{entry.label} can't be estimated: it needs the tape.")
+        raise MissingDimension(name, f"{entry.label} can’t be estimated: measure it.")
     expected = factor.expected(name) if factor.table.spread(name, factor.sex) else None
     if expected is None or factor.share_explained < LEAST_TOLD:
         raise MissingDimension(name, f"{entry.label} is not measured yet.")

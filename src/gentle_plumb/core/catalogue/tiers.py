@@ -7,9 +7,9 @@ from typing import Literal
 Tier = Literal["room", "little", "lasting", "own"]
 
 TIERS: dict[Tier, str] = {
-    "room": "With what is here",
-    "little": "For little money",
-    "lasting": "To last",
+    "room": "With existing equipment",
+    "little": "Low cost",
+    "lasting": "Long term",
     "own": "Your own plan",
 }
 """Each plan and its name."""

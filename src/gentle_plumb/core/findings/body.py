@@ -68,7 +68,7 @@ def _wrist(facts: Facts, assessed: Assessment) -> Finding:
         return draft(state="not assessable", reason=f"Wrists: {reason or 'not recorded.'}")
     angle = say_joint("wrist", joint.angle)
     if not joint.excess_deg:
-        return draft(cause=f"{angle}: in its band.")
+        return draft(cause=f"{angle}: in range.")
     band = f"{say_degrees(joint.low)} to {say_degrees(joint.high)}"
     effect = name.over if joint.excess_deg > 0 else name.under
     over = say_degrees(abs(joint.excess_deg))
@@ -81,7 +81,7 @@ def _wrist(facts: Facts, assessed: Assessment) -> Finding:
         directions=(),
         joint="wrist",
         over_deg=abs(joint.excess_deg),
-        evidence=(f"{angle}, band {band}",),
+        evidence=(f"{angle}, range {band}",),
         tasks=name.tasks,
         share=1.0,
         weight=1.0,

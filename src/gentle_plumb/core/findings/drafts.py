@@ -44,7 +44,7 @@ def with_load(
     joint, over, safety = whole["joint"], whole.get("over_deg"), whole.get("safety", False)
     hours = facts.hours(tasks, whole.get("posture", "seated"))
     if settled and hours == 0 and not safety:
-        idle = f"{whole['title']}: no hours a day in which it would matter."
+        idle = f"{whole['title']}: no hours a day when it would matter."
         return bare(cause=idle, joint="")
     minutes = text = None
     if hours is not None and joint and over:

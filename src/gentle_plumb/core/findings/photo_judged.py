@@ -30,26 +30,22 @@ def judge_angle(facts: Facts, rule: AngleRule, subject: str, photo: PhotoReading
     band = limits_text(rule.least, rule.most, lambda end: _photo_value(end, reading, facts.unit))
     at = _photo_value(reading.value, reading, facts.unit)
     error = _photo_value(reading.error, reading, facts.unit)
-    evidence = (
-        f"Photograph {view}, {photo.photo.posture}: {reading.label.lower()} {at} ± {error}",
-    )
+    evidence = (f"Photo {view}, {photo.photo.posture}: {reading.label.lower()} {at} ± {error}",)
     past = past_limits(reading.value, rule.least, rule.most)
     if not past:
-        return bare(
-            cause=f"{rule.title}: {at} ± {error}, in its band.", joint="", evidence=evidence
-        )
+        return bare(cause=f"{rule.title}: {at} ± {error}, in range.", joint="", evidence=evidence)
     if abs(past) <= reading.error:
         return bare(
             state="not assessable",
             evidence=evidence,
             joint="",
-            reason=f"{rule.title} {at} ± {error}: too near the end of {band} to tell.",
+            reason=f"{rule.title} {at} ± {error}: too close to the limit of {band} to tell.",
         )
     why = rule.under if past < 0 and rule.under else rule.why
     return with_load(
         facts,
         bare,
-        cause=f"{rule.title} {at} ± {error}, the band is {band}. {why}",
+        cause=f"{rule.title} {at} ± {error}, range {band}. {why}",
         why=why,
         **advice(facts, rule, "seated"),
         evidence=evidence,

@@ -80,7 +80,7 @@ def judge_choice(facts: Facts, rule: ChoiceRule, subject: str) -> Finding | None
         name, value, more = rule.failing_under
         wrong += more if getattr(facts.case.policy, name) == value else ()
     if said not in wrong:
-        cause = f"Looked at and not found: {rule.title[0].lower()}{rule.title[1:]}."
+        cause = f"Checked, not found: {rule.title[0].lower()}{rule.title[1:]}."
         return in_order(facts, rule, subject, cause)
     bare = rule_draft(facts, rule, subject)
     note = facts.record.said(rule.note) if rule.note is not None else ""
@@ -134,7 +134,7 @@ def judge_range(facts: Facts, rule: RangeRule, subject: str) -> Finding | None:
     band = limits_text(least, most, lambda end: _shown(end, rule.field, facts))
     past = past_limits(value, least, most)
     if not past:
-        return rule_draft(facts, rule, subject)(cause=f"{rule.title}: {at}, in its band.", joint="")
+        return rule_draft(facts, rule, subject)(cause=f"{rule.title}: {at}, in range.", joint="")
     limit = least if past < 0 else most
     said = replace(rule, advice=rule.do_over) if past > 0 and rule.do_over else rule
     off = min(1.0, abs(past) / abs(limit)) if limit else 1.0
@@ -144,7 +144,7 @@ def judge_range(facts: Facts, rule: RangeRule, subject: str) -> Finding | None:
         cause=f"{rule.title}: {at}, {_beyond(past, least, most, rule.field, facts)}. {rule.why}",
         why=rule.why,
         **advice(facts, said, "seated"),
-        evidence=(f"Recorded {at}, band {band}",),
+        evidence=(f"Recorded {at}, range {band}",),
         over_deg=abs(past) * rule.deg_per_unit or None,
         joint=rule.joint if rule.deg_per_unit else "",
         tasks=rule.tasks,
@@ -213,7 +213,7 @@ def judge_habit(facts: Facts, rule: ChoiceRule) -> Finding:
     if seen is None:
         if facts.watched:
             return in_order(facts, rule, "Habits", f"{rule.title}: looked for, not seen.", posture)
-        reason = f"{rule.title}: not marked, and nobody said that nothing else was seen."
+        reason = f"{rule.title}: not marked, and observation not confirmed as complete."
         return unanswered(facts, rule, "Habits", reason, posture)
     bare = rule_draft(facts, rule, "Habits", posture)
     note = facts.record.said(fields.seen.habit[habit.id].note)

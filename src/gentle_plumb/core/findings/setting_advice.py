@@ -45,7 +45,7 @@ def instruction_for(facts: Facts, state: SettingState, row: FitRow) -> tuple[str
         ), ()
     if any(limit.kind == "joined" for limit in row.limits):
         return (
-            "Raise the laptop and add a separate keyboard and mouse; without them, short spells only.",
+            "Raise the laptop and add a separate keyboard and mouse; without them, short periods only.",
             (),
         )
     if row.change is None or row.setting is None or row.found is None or row.target is None:
@@ -101,7 +101,7 @@ def _move(facts: Facts, state: SettingState, row: FitRow) -> str:
         said = _feet_first(facts, row) + said
     short = abs(row.setting - row.target) > (DONE_MM if row.unit == "mm" else 1.0)
     if any(limit.kind == "inside" for limit in row.limits):
-        said = f"{said.rstrip('.')}, inside its band and not on its end."
+        said = f"{said.rstrip('.')}, within range but not at its limit."
     if (follows := _eyes_move(facts, state, row)) is not None:
         return f"{said.rstrip('.')}: {follows}."
     stopped = _stop(row)

@@ -98,7 +98,7 @@ def _off(
         words = say_joint(joint.joint, joint.angle)
         angle = f" ({words[0].lower()}{words[1:]})"
         band = f"{say_degrees(joint.low)} to {say_degrees(joint.high)}"
-        evidence.append(f"{words}, band {band}")
+        evidence.append(f"{words}, range {band}")
     instruction, directions = instruction_for(facts, state, row)
     return with_load(
         facts,
@@ -199,7 +199,7 @@ def _seat_effect(assessed: Assessment, quantity: Quantity, *, over: bool) -> str
     knee, elbow = assessed.joint("knee"), assessed.joint("elbow")
     if not over:
         if assessed.condition("thighs").state == "off":
-            return "the thighs have no room under the desk"
+            return "there is no room for the thighs under the desk"
         if knee is not None and knee.excess_deg is not None and knee.excess_deg < 0:
             return quantity.under_means
         if elbow is not None and elbow.excess_deg is not None and elbow.excess_deg < 0:
@@ -207,7 +207,7 @@ def _seat_effect(assessed: Assessment, quantity: Quantity, *, over: bool) -> str
         return None
     feet = assessed.condition("feet")
     if feet.state == "off":
-        return "the feet hang and the thighs press on the front edge"
+        return "the feet are off the floor and the thighs press on the front edge"
     footrest = assessed.setting("footrest")
     if feet.state == "ok" and footrest is not None and footrest.value:
         return None  # the footrest carries them

@@ -122,13 +122,13 @@ def keys_edge_row(case: Case) -> FitRow:
     subject = about(
         "keys_edge",
         source="house-desk-depth",
-        why="The arms hang and the back stays on the backrest while the hands type.",
+        why="The arms hang relaxed and the back stays on the backrest while typing.",
     )
     if case.workstation.screen.kind == ScreenKind.LAPTOP:
         return empty_row(
             subject,
             "not_assessable",
-            reason="The laptop's own keys lie where its picture puts them.",
+            reason="On a laptop, the keyboard position follows the screen.",
             found=case.found_seated.keys_edge,
         )
     back = case.policy.set_back
@@ -157,7 +157,7 @@ def keys_midline_row(case: Case) -> FitRow:
     subject = about(
         "keys_midline",
         source="house-keyboard",
-        why="The letters lie before the body, so that both forearms point straight ahead.",
+        why="The letter keys are straight in front of the body, so both forearms point straight ahead.",
     )
     able = case.person.only_hand
 

@@ -74,9 +74,9 @@ def thigh_slope(case: Case, settings: Settings) -> float:
     if case.seat_stays:
         raise MissingInput(
             "footplates",
-            "The wheelchair's footplates carry the feet: not measured here."
+            "The wheelchair’s footplates support the feet: not measured here."
             if case.own_seat
-            else "The legs lie or are drawn up: not measured here.",
+            else "The legs are stretched out or drawn up: not measured here.",
         )
     seat = _need(settings.seat, "seat", "The seat height is not recorded.")
     return thigh_slope_deg(
@@ -107,7 +107,7 @@ def _shoulder(case: Case, settings: Settings) -> float:
     ):
         return 0.0
     if case.seat_stays:
-        raise MissingInput("armrest", "The armrests are part of what is sat on, and stay.")
+        raise MissingInput("armrest", "The armrests are part of the seating and stay as they are.")
     rest = _need(settings.armrest, "armrest", "The armrests' height is not recorded.")
     lift = max(0.0, rest - Frame.seated(case).elbow)
     half = case.body.mm("shoulder_breadth_biacromial") / 2
@@ -128,9 +128,7 @@ def _upper_arm(case: Case, settings: Settings) -> float:
 
 def _upper_arm_keys(case: Case, settings: Settings) -> float:
     """The arm that is further from the letters: its hand on the outermost of them."""
-    off = _need(
-        settings.keys_midline, "keys_midline", "Where the letter block lies is not recorded."
-    )
+    off = _need(settings.keys_midline, "keys_midline", "Position of the letter keys not recorded.")
     body = case.body
     return abduction_deg(
         offset=OUTERMOST_LETTER_MM + abs(off),

@@ -8,9 +8,9 @@ from ..workstation import ScreenKind, Settings
 from .case import Case
 from .result import OUT_OF_THE_WAY, Move, PostureFit
 
-RISER_IN, RISER_OUT = "put it in", "take it out again"
+RISER_IN, RISER_OUT = "put it in place", "remove it again"
 SCREEN_BACK = "lower it to the seated height"
-CHAIR_AWAY = "move it right away, never behind the heels"
+CHAIR_AWAY = "move it well away, never behind the heels"
 CHAIR_BACK = "bring it back in, with the castors locked where they can be"
 MAT_DOWN, MAT_AWAY = "put it down", "move it away, so that the chair rolls freely"
 

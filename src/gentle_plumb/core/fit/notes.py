@@ -29,8 +29,8 @@ def why_not_at_this_desk(case: Case, rows: Sequence[FitRow], unit: LengthUnit) -
     """What keeps this desk from being worked at standing: only what really does."""
     if case.workstation.screen.kind == ScreenKind.LAPTOP:
         return (
-            "No work standing with this laptop alone: the picture is joined to the keys. "
-            "Raised, with separate keys and mouse, it can be."
+            "Not suitable for standing with the laptop alone: the screen is attached to the keyboard. "
+            "It is with the laptop raised and a separate keyboard and mouse."
         )
     for key in ("surface", "screen_top"):
         row = next(row for row in rows if row.key == key)
@@ -40,7 +40,7 @@ def why_not_at_this_desk(case: Case, rows: Sequence[FitRow], unit: LengthUnit) -
             or (row.high is not None and row.setting > row.high + SAME_MM)
         )
         if binding is not None and outside:
-            return f"No work standing at this desk: {limit_text(binding, unit)}."
+            return f"Not suitable for standing at this desk: {limit_text(binding, unit)}."
     return None
 
 
@@ -88,9 +88,8 @@ def notes_in(case: Case, result: FitResult, unit: LengthUnit) -> tuple[str, ...]
     short = belly_short(case) if case.sits else 0.0
     if short > SAME_MM:
         notes.append(
-            "The belly keeps the desk's edge from the keys: the keyboard would hang over it by "
-            f"{format_length(short, unit, with_unit=True)}. Lean back further, bring the upper arms "
-            "forward, or put the keys on a tray that comes to the body."
+            "The abdomen keeps the desk away: the keyboard would overhang its edge by "
+            f"{format_length(short, unit, with_unit=True)}. Lean back further, bring the upper arms forward, or use a keyboard tray that reaches the body."
         )
     keyboard = case.workstation.keyboard
     if keyboard.assumed and keyboard.thickness is not None:
@@ -118,8 +117,8 @@ def notes_in(case: Case, result: FitResult, unit: LengthUnit) -> tuple[str, ...]
     shallow = any(limit.kind == "shallow" for limit in far.limits)
     if depth is not None and shallow and far.setting is not None and far.setting <= least + SAME_MM:
         notes.append(
-            "The desk is too shallow even for the nearest picture, "
-            f"{format_length(least, unit, with_unit=True)} from the eye: an arm, a tray or a deeper desk."
+            "The desk is too shallow even for the nearest screen position, "
+            f"{format_length(least, unit, with_unit=True)} from the eye: use a screen arm, a keyboard tray or a deeper desk."
         )
     return tuple(notes)
 
@@ -178,18 +177,17 @@ def notes_of(case: Case, pair: Pair) -> tuple[str, ...]:
             else 0.0
         )
         notes.append(
-            "No setting leaves room for the thighs under this desk: raise the desk, or take a "
-            "thinner top or a lower chair."
+            "No setting leaves room for the thighs under this desk: raise the desk, or use a thinner "
+            "desktop or a lower chair."
             if armrests is None or thighs >= armrests
-            else "At every setting the armrests meet the desk: use lower ones, or raise the desk."
+            else "At every setting the armrests hit the desk: use lower ones, or raise the desk."
         )
     if real is not None and real.foot_gap_mm:
         notes.append(
-            "No setting holds the feet: a footrest, a box or a lower chair is needed before anything "
-            "else."
+            "No setting supports the feet: a footrest, a box or a lower chair is needed first."
         )
     notes += [
-        f"{label}: recorded as here, but its thickness is not; it is left out of every stack."
+        f"{label}: thickness not recorded, so it is not used in any stack."
         for label in station.unmeasured
     ]
     return tuple(notes)

@@ -16,8 +16,8 @@ def own_seat_span(case: Case) -> Span:
     if position is None:
         raise MissingInput(
             "seat",
-            "The wheelchair's seat is not measured: it is never moved, and "
-            "everything else comes to it.",
+            "The wheelchair seat is not measured. It is never adjusted; "
+            "everything else is fitted to it.",
         )
     return Span(low=position, high=position)
 

@@ -102,7 +102,10 @@ def mouse_forward_row(case: Case) -> FitRow:
     value = case.found_seated.mouse_forward
     if case.workstation.mouse.kind == PointerKind.CENTRAL:
         return empty_row(
-            subject, "not_assessable", reason="A central pointer lies before the keys.", found=value
+            subject,
+            "not_assessable",
+            reason="A central pointing device sits in front of the keyboard.",
+            found=value,
         )
     place = keys_edge_row(case)
     if place.target is None:

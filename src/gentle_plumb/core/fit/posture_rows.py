@@ -220,9 +220,9 @@ def _possible(
     case: Case, posture: Posture, real: Solution | None, rows: Callable[[], list[FitRow]]
 ) -> tuple[bool, str | None]:
     if posture == "seated":
-        return case.sits, None if case.sits else "Worked at standing only."
+        return case.sits, None if case.sits else "Standing only."
     if case.use == PlaceUse.SIT:
-        return False, "Worked at sitting only."
+        return False, "Sitting only."
     if case.own_seat:
         return False, "Wheelchair user: no standing set-up."
     barred = case.person.against_standing

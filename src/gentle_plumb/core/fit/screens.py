@@ -110,7 +110,7 @@ def _apart(case: Case, distance: float | None, rows: list[FitRow]) -> list[FitRo
 
 
 def _bearing(case: Case, id: str, placed: Callable[[str], Placed], value: float | None) -> FitRow:
-    why = "Put what is looked at most straight ahead."
+    why = "Put the most-used screen straight ahead."
     try:
         place = placed(id)
         turn = f"turned in by {place.turn_in:.0f}° to face the client"

@@ -34,8 +34,8 @@ class SeatAim:
 
 
 BY_DECISION = {
-    "hands": "The desk can't move, so the hands set the seat height and the feet are supported.",
-    "shared": "The desk is low and can't move: the seat comes down as far as hands and legs can share it.",
+    "hands": "The desk height is fixed, so the hands set the seat height and the feet are supported.",
+    "shared": "The desk is low and fixed: the seat goes down to the best compromise for hands and legs.",
 }
 """Why a seat is not simply set to the legs."""
 

@@ -48,9 +48,9 @@ def cost_of(joint: Joint) -> Cost | None:
         return None
     band = f"{say_degrees(joint.low)} to {say_degrees(joint.high)}"
     where = (
-        f"in its band ({band})"
+        f"in range ({band})"
         if joint.excess_deg == 0
-        else f"{say_degrees(abs(joint.excess_deg), 1)} {'over' if joint.excess_deg > 0 else 'under'} its band ({band})"
+        else f"{say_degrees(abs(joint.excess_deg), 1)} {'over' if joint.excess_deg > 0 else 'under'} its range ({band})"
     )
     return Cost(
         joint=joint.joint,

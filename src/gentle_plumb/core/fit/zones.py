@@ -83,8 +83,8 @@ def paper_zones(case: Case) -> tuple[Zone, ...]:
                 x=0.0,
                 y=NEAR_MM + 190,
                 source="house-paper",
-                why="In line between keys and screen, sloped: the head goes down, not round. Or beside "
-                "the screen at its height and distance.",
+                why="Between keyboard and screen, sloped, so the head moves down rather than sideways. Or "
+                "beside the screen at its height and distance.",
             )
         )
     if case.hours.get("writing", 0.0) >= OWN_PLACE_H and case.writing_hand:
@@ -98,7 +98,7 @@ def paper_zones(case: Case) -> tuple[Zone, ...]:
                 x=(1 if side == Hand.RIGHT else -1) * 520.0,
                 y=160.0,
                 source="house-paper",
-                why=f"A place of its own, the whole chair turned to it, {low:.0f} to {high:.0f} mm higher "
+                why=f"A separate place, with the whole chair turned to it, {low:.0f} to {high:.0f} mm higher "
                 "than the keys.",
             )
         )

@@ -114,7 +114,7 @@ WORDS = {
     "hardly": "Hardly ever",
     "still": "Still there",
     "gone": "Gone",
-    "replaced": "Replaced by the real piece",
+    "replaced": "Replaced by the permanent item",
 }
 YES_NO = ("yes", "no")
 SURE = ("yes", "no", "unsure")
@@ -236,7 +236,7 @@ def questions_of_check(shown: Shown) -> list[Question]:
             _choice(f"piece.{index}", "still", says, ("still", "replaced", "gone"))
             for index, says in enumerate(shown.temporary)
         ),
-        *((_choice("rhythm", "habits", "Rhythm kept", OFTEN),) if shown.rhythm else ()),
+        *((_choice("rhythm", "habits", "Pattern followed", OFTEN),) if shown.rhythm else ()),
         *((_choice("moved", "habits", "Movements done", OFTEN),) if shown.movements else ()),
         _choice("worse", "habits", "Anything worse since the change", YES_NO),
         Question(id="word", section="habits", kind="words", says="In their own words"),

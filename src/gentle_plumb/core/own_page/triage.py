@@ -16,7 +16,7 @@ from .questions import ROOM_ASKED, STATION
 
 Level = Literal["fine", "advice", "call", "visit", "clinician", "same_day", "stop"]
 LEVELS: dict[Level, str] = {
-    "fine": "Fine as it is",
+    "fine": "No action needed",
     "advice": "Written advice",
     "call": "Call",
     "visit": "Visit",
@@ -130,7 +130,7 @@ def _signs(answers: Answers) -> Iterator[Reason]:
         yield Reason(
             rule="signs_open",
             level="call",
-            says="Not every warning sign was answered: ask.",
+            says="Not every warning sign was answered: please ask.",
             questions=silent,
         )
 
@@ -174,30 +174,32 @@ def _before(answers: Answers, doubts: Sequence[LengthDoubt]) -> Iterator[Reason]
         yield _reason(
             "fixed",
             "visit",
-            "The feet hang and the desk is fixed: pieces have to be tried.",
+            "The feet are off the floor and the desk is fixed: equipment has to be tried.",
             ("station.feet", "station.desk_moves"),
         )
     if cares and (felt or off):
         yield _reason(
-            "cares", "visit", "A condition that sets limits, and something is off.", cares
+            "cares", "visit", "A condition with limits, and something out of range.", cares
         )
     elif cares:
-        yield _reason("cares_only", "call", "A condition that sets limits.", cares)
+        yield _reason("cares_only", "call", "A condition with limits.", cares)
     if medium:
         yield _reason("medium", "call", f"Discomfort of {MEDIUM} to {STRONG - 1}.", _named(medium))
     if len(off) >= MANY_OFF:
-        yield _reason("many_off", "call", f"{MANY_OFF} things or more off at the workstation.", off)
+        yield _reason(
+            "many_off", "call", f"{MANY_OFF} or more things to improve at the workstation.", off
+        )
     if doubts:
         yield _reason(
             "lengths",
             "call",
-            "Lengths that do not go together: measured again before anything rests on them.",
+            "Measurements that don’t match: measure again before using them.",
             [f"{doubt.dimension}.first" for doubt in doubts],
         )
     if 0 < len(off) < MANY_OFF:
-        yield _reason("off", "advice", "Something is off at the workstation.", off)
+        yield _reason("off", "advice", "Something to improve at the workstation.", off)
     if room:
-        yield _reason("room", "advice", "Something is off in the room.", room)
+        yield _reason("room", "advice", "Something to improve in the room.", room)
     mild = [id for id, strength in felt.items() if strength < MEDIUM]
     if mild:
         yield _reason("mild", "advice", f"Discomfort below {MEDIUM}.", _named(mild))
@@ -235,14 +237,16 @@ def _after(answers: Answers, before: Before) -> Iterator[Reason]:
         yield _reason("moved", "call", "Something is not as it was set.", moved)
     gone = [id for id in pieces if answers[id] == "gone"]
     if gone:
-        yield _reason("gone", "call", "A piece is gone and nothing is in its place.", gone)
+        yield _reason("gone", "call", "An item is gone and has not been replaced.", gone)
     if unsure:
         yield _reason("unsure", "advice", "Not sure whether it is as it was set.", unsure)
     still = [id for id in pieces if answers[id] == "still"]
     if still:
-        yield _reason("temporary", "advice", "A temporary piece is still there.", still)
+        yield _reason("temporary", "advice", "A temporary item is still in use.", still)
     if habits:
-        yield _reason("habits", "advice", "The rhythm or the movements are hardly kept.", habits)
+        yield _reason(
+            "habits", "advice", "The pattern or the movements are hardly followed.", habits
+        )
 
 
 def _reason(rule: str, level: Level, says: str, questions: Sequence[str]) -> Reason:

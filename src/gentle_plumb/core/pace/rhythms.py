@@ -60,9 +60,7 @@ class Rhythm:
             if barred is not None:
                 return barred.reason
             if not desk_stands:
-                return (
-                    "Needs a desk that reaches standing height, or a place elsewhere to stand at."
-                )
+                return "Needs a desk that reaches standing height, or somewhere else to stand."
         longest, hourly = person.longest_stand, person.standing_an_hour
         too_long = longest is not None and self.longest_stand > longest
         if self.longest_stand and (too_long or (hourly and self.standing_an_hour > hourly)):

@@ -57,7 +57,7 @@ def desk_additions(case: Case, tier: Tier) -> list[Addition]:
                 slot="desk",
                 label="Keyboard tray off",
                 price="nothing",
-                does="puts the keys on the desk, and gives the thighs room",
+                does="puts the keyboard on the desk and makes room for the thighs",
                 takes_away=True,
                 apply=clear_tray,
             )
@@ -99,7 +99,7 @@ def desk_additions(case: Case, tier: Tier) -> list[Addition]:
                     label="Sit-stand desk",
                     span=SIT_STAND,
                     price="large",
-                    does="brings the surface to the hands",
+                    does="brings the desk to the hands",
                     apply=replace_desk,
                 )
             )

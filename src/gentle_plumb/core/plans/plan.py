@@ -13,8 +13,8 @@ from .addition_set import AdditionSet
 from .comfort import discomforts_of
 
 NOT_ALL_TRIED = (
-    "There were too many combinations to try them all: this is the best of those tried. Give larger "
-    "steps, or fewer things at hand."
+    "Too many combinations to try them all: this is the best of those tried. Use larger "
+    "steps or fewer available items."
 )
 RISERS_WARNING = "Don't lift a loaded desk alone. Use identical risers under every leg."
 

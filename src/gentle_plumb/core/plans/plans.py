@@ -19,7 +19,7 @@ from .plan import AppliedPlan, PlanSet
 from .planner import Planner
 from .purchases import single_purchases
 
-FEET_FOLLOW = "The support for the feet has been matched to where the seat is now."
+FEET_FOLLOW = "The foot support has been matched to the current seat height."
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -31,7 +31,7 @@ def _for_standing(addition: Addition) -> Addition:
         addition,
         id=f"{addition.id}_standing",
         label=f"{addition.label}, for standing only",
-        does="raises the screen for standing; out again for sitting",
+        does="raises the screen for standing; remove it for sitting",
         apply=lift_for_standing(addition.apply),
     )
 

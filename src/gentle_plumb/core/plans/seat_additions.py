@@ -127,7 +127,7 @@ def table_and_chair() -> Addition:
         label="Table and task chair",
         span=TASK_SEAT,
         price="large",
-        does="takes the work off the lap, and carries the back",
+        does="takes the work off the lap and supports the back",
         apply=lambda station: work_at_table(chair(station)),
     )
 

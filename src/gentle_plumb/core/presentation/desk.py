@@ -78,7 +78,7 @@ def laptop_views(case: Case, unit: LengthUnit) -> list[LaptopView]:
                 id=turn.id,
                 label=turn.label,
                 raise_by=_raised(case, turn.raise_mm, unit),
-                costs=f"Gaze {turn.neck:.0f}° outside its band{elbow}.",
+                costs=f"Gaze {turn.neck:.0f}° out of range{elbow}.",
                 limit=f"{hours}at most {turn.spell_min} min at a time, then the other.",
             )
         )

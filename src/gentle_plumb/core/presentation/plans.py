@@ -133,7 +133,7 @@ def _added(added: Added, unit: LengthUnit, money: Money) -> AddedView:
         price=price_text(added.price, money),
         temporary=added.temporary,
         removes=both_text(added.removes, added.minutes) if added.removes >= SAME_SHOWN else None,
-        mends="needed so that all fits" if added.mends and added.removes < 0.5 else "",
+        mends="needed to make everything fit" if added.mends and added.removes < 0.5 else "",
         height=height,
     )
 
@@ -144,7 +144,7 @@ def _left(excess: ResidualExcess) -> LeftView:
             joint=excess.joint,
             label=excess.label,
             posture=excess.posture,
-            excess="out of the arm's reach",
+            excess="out of reach",
             minutes=_minutes(excess.minutes),
         )
     if excess.judged:
@@ -160,7 +160,7 @@ def _left(excess: ResidualExcess) -> LeftView:
         joint=excess.joint,
         label=excess.label,
         posture=excess.posture,
-        excess=f"{abs(excess.excess_deg):.1f}° {side} its band",
+        excess=f"{abs(excess.excess_deg):.1f}° {side} its range",
         minutes=_minutes(excess.minutes),
     )
 
@@ -239,5 +239,5 @@ def _fix(purchase: SinglePurchase, unit: LengthUnit) -> PurchaseView:
 def _removes(purchase: SinglePurchase) -> str:
     """What a purchase removes; one that mends what did not fit may remove no degree."""
     if purchase.removes < 0.5:
-        return "mends what does not fit"
+        return "fixes what doesn’t fit"
     return both_text(purchase.removes, purchase.minutes)

@@ -18,7 +18,7 @@ class StateKind(Choice):
     """What became of a thing that can be set."""
 
     NOT_RECORDED = "not_recorded", "Not recorded"
-    NOT_PRESENT = "not_present", "Not there"
+    NOT_PRESENT = "not_present", "Not present"
     AS_FOUND = "as_found", "Left as found"
     TARGET = "target", "To be set"
     SET = "set", "Set"
@@ -34,10 +34,10 @@ class Known(Choice):
     MEASURED = "measured", "measured"
     TAPE = "tape", "read from the tape"
     DISPLAY = "display", "read from the desk's display"
-    UNMEASURED = "unmeasured", "set as worked out, not measured"
+    UNMEASURED = "unmeasured", "set to target, not measured"
     EYE = "eye", "set by eye"
     FOUND = "found", "as found"
-    DECLARED = "declared", "fixed there by its make"
+    DECLARED = "declared", "fixed by design"
 
 
 LEFT_ALONE = frozenset({StateKind.STOPPED, StateKind.NOT_TODAY, StateKind.DECLINED})

@@ -103,7 +103,7 @@ def _way_out(
         moved = _exchange(record, name, slip.other, unit)
         if slip.kind == "exchanged" or _paths(record, slip.other):
             return f"Exchange with {_label(slip.other).lower()}", moved
-        return f"Put it under {_label(slip.other).lower()}", moved
+        return f"Move it to {_label(slip.other).lower()}", moved
     if slip.factor is not None:
         fixes = tuple(
             Fix(path, _as_other_unit(mm, slip.factor, unit)) for path, mm in _paths(record, name)
@@ -124,28 +124,28 @@ def _text(question: PlausibilityDoubt, unit: LengthUnit) -> str:
     if question.kind == "sheet":
         return (
             f"{len(question.others) + 1} values are far from those of "
-            f"{spoken_date(question.since)}. Is this the right client's sheet?"
+            f"{spoken_date(question.since)}. Is this the right client?"
         )
     if question.kind == "relation" and question.relation is not None:
         others = [_label(name).lower() for name in question.others]
         relation = question.relation
         low, high = format_length(relation.low, unit), _length(relation.high, unit)
         words = relation.words.format(*others, low=low, high=high)
-        return f"{label} {value} {words}. One of them is off."
+        return f"{label} {value} {words}. One of them is wrong."
     if said is None:
-        return f"{label} {value}: is it right?"
+        return f"{label} {value}: is this right?"
     near = _length(said.mm, unit)
     if question.kind == "sides":
-        return f"{label} {value}, the other side {near}. A slip, or a side that differs?"
+        return f"{label} {value}, the other side {near}. A typing error, or a real difference between sides?"
     if question.kind == "earlier":
-        tail = perhaps or " Adults don't grow: which of the two is right?"
+        tail = perhaps or " Adults don’t grow. Which of the two is right?"
         if DIMENSIONS[question.dimension].change_mm >= 20 and not perhaps:
-            tail = " Weight and posture change some; so much?"
+            tail = " Weight and posture can change this, but by so much?"
         return f"{label} {value}; on {spoken_date(question.since)} it was {near}.{tail}"
     if slip is not None and slip.kind == "exchanged" and slip.other is not None:
         return (
             f"{label} {value} and {_label(slip.other).lower()} "
-            f"{_length(slip.mm or 0.0, unit)} would each fit far better in the other's place."
+            f"{_length(slip.mm or 0.0, unit)} would fit much better the other way round."
         )
     basis = " and ".join(_label(name).lower() for name in question.others) or "most people"
     spread = format_length(2 * said.sd_mm, unit)
@@ -182,7 +182,7 @@ def _between_readings(record: Record, name: str, unit: LengthUnit) -> Doubt | No
             dimension=name,
             kind="reading",
             text=f"{_length(a, unit)} and {_length(b, unit)} have the same digits. "
-            "Two of them swapped? A third reading tells.",
+            "Were two of them swapped? Take a third reading.",
         )
     return None
 
@@ -194,8 +194,8 @@ def _shoes(record: Record, body: Body) -> Doubt | None:
     return Doubt(
         dimension=inside[0],
         kind="shoes",
-        text="Measured in shoes, but the heel is not noted: every height from the floor "
-        "is too great by it.",
+        text="Measured in shoes, but heel height not recorded: every height from the floor is too "
+        "large by that amount.",
     )
 
 

@@ -132,7 +132,7 @@ def _settings_off(assessed: Assessment, unit: LengthUnit) -> list[FindingSummary
         summaries.append(
             FindingSummary(
                 id=f"{assessed.posture}.{quantity.key}",
-                text=f"{quantity.label}{where} {by}{sign} out of its band: {effect}.",
+                text=f"{quantity.label}{where} {by}{sign} out of range: {effect}.",
             )
         )
     return summaries
@@ -149,7 +149,7 @@ def _joints_off(assessed: Assessment) -> list[FindingSummary]:
                 FindingSummary(
                     id=f"{assessed.posture}.joint.{joint.joint}",
                     text=f"{words}{', standing' if standing else ''}: "
-                    f"{say_degrees(abs(joint.excess_deg), 1)} {side} its band.",
+                    f"{say_degrees(abs(joint.excess_deg), 1)} {side} its range.",
                 )
             )
     return summaries

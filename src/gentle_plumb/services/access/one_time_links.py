@@ -33,19 +33,19 @@ from .ports import OneTimeLinks
 
 LASTS: dict[DoorKind, timedelta] = {"invitation": timedelta(days=7), "reset": timedelta(hours=1)}
 """How long a link opens: an invitation until it is read, a reset while its asker waits. House values."""
-GONE = "This link opens nothing any more: it was used, or has run out. Ask for another one."
+GONE = "This link has been used or has expired. Ask for a new one."
 _SAYS: dict[DoorKind, tuple[str, str]] = {
     "invitation": (
-        "{practice}: your place in Gentle Plumb",
+        "{practice}: your invitation to Gentle Plumb",
         "{by} has invited you to {practice} in Gentle Plumb.\n\n"
-        "Choose your password here, by {until}:\n{url}\n\n"
-        "The link opens once. If you did not expect it, do nothing.\n",
+        "Choose your password here by {until}:\n{url}\n\n"
+        "The link works once. If you didn’t expect this email, you can ignore it.\n",
     ),
     "reset": (
         "{practice}: reset your password",
-        "Somebody asked to reset your password for {practice} in Gentle Plumb.\n\n"
-        "Choose another one here, by {until}:\n{url}\n\n"
-        "The link opens once. If it was not you, do nothing: your password stays as it is.\n",
+        "Someone asked to reset your password for {practice} in Gentle Plumb.\n\n"
+        "Choose a new one here by {until}:\n{url}\n\n"
+        "The link works once. If this wasn’t you, ignore this email: your password stays the same.\n",
     ),
 }
 
@@ -125,7 +125,7 @@ class OneTimeLinkService:
         """Send another link in place of one; owners only. Raises NotAllowed, NotFound."""
         held = self._links.link(practice.id, link_id)
         if held.used_at is not None:
-            raise NotFound("This link was used.")
+            raise NotFound("This link has already been used.")
         link, url = self._made(held.kind, practice, held.email, held.name, base, by=by.name)
         return self._sent(
             replace(link, title=held.title, role=held.role, member_id=held.member_id), url

@@ -71,7 +71,7 @@ class OwnPageService:
         link = self._pages.link_by_token(token)
         right = is_secret(code.strip(), link.code_hash if link is not None else None)
         if link is None or not right or not self._works(link):
-            raise NotSignedIn("The link or the code is not right, or the link has ended.")
+            raise NotSignedIn("The link or the code is wrong, or the link has ended.")
         was_right()
         opened = secrets.token_urlsafe(32)
         self._pages.add_session(token_hash(opened), link, now + SESSION_LENGTH, now)
@@ -212,7 +212,7 @@ class OwnPageService:
     @staticmethod
     def _need_before(link: ClientLink) -> None:
         if link.kind != "before":
-            raise NotAllowed("Photographs are sent before a visit only.")
+            raise NotAllowed("Photos can only be sent before a visit.")
 
     def _held(self, link: ClientLink, path: str) -> Entry | None:
         entries = self._records.open(link.practice_id, link.visit_id)[2]
@@ -271,7 +271,7 @@ class OwnPageService:
         for check_round in self._pages.rounds([who.link.id]):
             if check_round.round == round and check_round.due_on <= today:
                 return check_round
-        raise NotFound("These questions are not asked yet.")
+        raise NotFound("These questions are not available yet.")
 
     def answer(
         self,
@@ -301,7 +301,7 @@ class OwnPageService:
 
         """
         if who.link.agreed_at is None:
-            raise NeedsConsent("agreed", NOTES, "Nothing is kept before you agree to it.")
+            raise NeedsConsent("agreed", NOTES, "We don’t save anything until you agree.")
         held = self._round(who, round)
         asked = self._question(who, question)
         value = read_answer(asked, typed, unit=unit)
@@ -339,5 +339,5 @@ class OwnPageService:
     def send(self, who: OwnCaller, round: Round) -> None:
         """Send a round: the practitioner sees it, and it can't be changed. Sent twice it counts once."""
         if who.link.agreed_at is None:
-            raise NeedsConsent("agreed", NOTES, "Nothing is kept before you agree to it.")
+            raise NeedsConsent("agreed", NOTES, "We don’t save anything until you agree.")
         self._pages.send_round(self._round(who, round).id, self._clock())

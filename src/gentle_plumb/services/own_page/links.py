@@ -197,9 +197,9 @@ class LinkService:
         link = self._pages.link(member.practice_id, link_id)
         client = self._records.client(member.practice_id, link.client_id)
         if not link.open_on(practice.day(self._clock())):
-            raise NotReady([("link", "this link has ended: make a new one")])
+            raise NotReady([("link", "this link has ended: create a new one")])
         if link.kind == "workplace":
-            raise NotReady([("link", "hand it over yourself: the client's address is not theirs")])
+            raise NotReady([("link", "give it to them yourself: the client’s email is not theirs")])
         self._mail.queue(
             practice, client, link, self._pages.rounds([link.id]), f"{base_url}{path_of(link)}"
         )

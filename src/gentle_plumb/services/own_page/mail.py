@@ -25,7 +25,7 @@ HOUR = time(9)
 
 
 class MailService:
-    """Queues mails and hands them over; ``sender`` is None where no mail server is set up."""
+    """Queues mails and hands them over; ``sender`` is None where email is not set up."""
 
     def __init__(self, pages: OwnPages, sender: MailSender | None, clock: Clock) -> None:
         self._pages, self._sender, self._clock = pages, sender, clock
@@ -49,9 +49,9 @@ class MailService:
         """
         missing = []
         if not self.there:
-            missing.append(("mail", "no mail server is set up"))
+            missing.append(("mail", "email is not set up"))
         if not client.email:
-            missing.append(("email", "the client's email address is not recorded"))
+            missing.append(("email", "no email recorded for the client"))
         if missing:
             raise NotReady(missing)
         now = self._clock()

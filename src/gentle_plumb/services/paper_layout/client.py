@@ -39,8 +39,8 @@ from .parts import (
 )
 
 CARRIES_FILES = (
-    "This file also carries your measurements and answers as open files. Give your workplace its own copy, which has "
-    "none of them."
+    "This file also contains your measurements and answers. Give your workplace its own copy "
+    "instead, which does not."
 )
 
 
@@ -57,9 +57,9 @@ def client_layout(paper: ClientPaper, *, carries_files: bool = False) -> PaperLa
             *_first(paper),
             *([paragraph(run(paper.note, "italic"))] if paper.note else ()),
             *_habits(paper),
-            *section("Keep to this", *items(paper.limits)),
+            *section("Your limits", *items(paper.limits)),
             _whom_to_call(paper),
-            *section("Your numbers", *_numbers(paper.numbers)),
+            *section("Your settings", *_numbers(paper.numbers)),
             *figure(
                 paper,
                 f"Side view of {paper.client} at the workstation; the numbers are in the table above.",
@@ -67,7 +67,7 @@ def client_layout(paper: ClientPaper, *, carries_files: bool = False) -> PaperLa
             *(block for further in paper.places for block in place(further)),
             *_done(paper),
             *_todo(paper),
-            *section("There for a time only", *items(paper.temporary), level=3),
+            *section("For now", *items(paper.temporary), level=3),
             *section("Your day", *rhythm(paper.rhythm), *_day(paper)),
             *section("Your movements", *_movements(paper)),
             *since_then(paper.since),
@@ -86,9 +86,7 @@ def _first(paper: ClientPaper) -> list[Block]:
     ]
     if not listed:
         return []
-    return section(
-        "First of all", Group(frame="tinted", blocks=[Items(numbered=True, items=listed)])
-    )
+    return section("First", Group(frame="tinted", blocks=[Items(numbered=True, items=listed)]))
 
 
 def _habits(paper: ClientPaper) -> list[Block]:
@@ -98,7 +96,7 @@ def _habits(paper: ClientPaper) -> list[Block]:
 
 def _whom_to_call(paper: ClientPaper) -> Group:
     call = f"Questions: {paper.call}" if paper.call else ""
-    heading = Heading(level=2, text="When to stop, and whom to call")
+    heading = Heading(level=2, text="When to stop, and who to call")
     return Group(blocks=[heading, *items([*paper.stop, call])])
 
 
@@ -132,7 +130,7 @@ def _numbers(lines: list[CardLine]) -> list[Block]:
         ],
         close=True,
     )
-    star = paragraph(run("* aimed at or set, not measured again.", "small", "soft"))
+    star = paragraph(run("* set to target, not measured.", "small", "soft"))
     return [table, *([star] if any(starred(line) for line in lines) else ())]
 
 
@@ -143,10 +141,10 @@ def _done(paper: ClientPaper) -> list[Block]:
 
 
 def _todo(paper: ClientPaper) -> list[Block]:
-    to_set = [runs(f"Set to the numbers above, {paper.to_set}.")] if paper.to_set else []
+    to_set = [runs(f"Set to the values above, {paper.to_set}.")] if paper.to_set else []
     listed = items([*to_set, *(action_runs(action) for action in paper.todo)])
     if listed and paper.costs:
-        listed.append(paragraph(f"Still to be bought, together: {paper.costs}."))
+        listed.append(paragraph(f"Still to buy, in total: {paper.costs}."))
     return section("Still to do", *listed)
 
 
@@ -154,7 +152,9 @@ def _day(paper: ClientPaper) -> list[Block]:
     day = paper.day
     if day is None:
         return []
-    alt = f"The day from {day.start} to {day.end}: sitting low, standing high, moving between."
+    alt = (
+        f"The day from {day.start} to {day.end}: low = sitting, high = standing, between = moving."
+    )
     bar: list[Block] = [Drawing(of="day.scene", alt=alt)] if day.scene is not None else []
     return [Group(blocks=[*bar, *items([*day.weeks, day.eyes, *day.tips])])]
 
@@ -186,5 +186,5 @@ def _movement(index: int, movement: PaperMovement) -> Group:
 def _further(paper: ClientPaper) -> list[Block]:
     if not paper.further_causes:
         return []
-    words = f"And {paper.further_causes} more of less weight: they are in the record."
+    words = f"And {paper.further_causes} less important ones: see the record."
     return [paragraph(run(words, "soft"))]

@@ -22,7 +22,7 @@ from ..paper_models import (
 )
 from .blocks import Block, Column, Drawing, Frame, Group, Heading, Items, Mark, Run, Table, Text
 
-FOR_A_TIME = "for a time: agree on a date to look again"
+FOR_A_TIME = "for now: agree a date to review it"
 
 
 def run(text: str, *marks: Mark) -> Run:
@@ -69,7 +69,7 @@ def about(*parts: str) -> str:
 
 def looked_at_again(day: str) -> str:
     """Return when the client is seen next, empty without a day."""
-    return f"we look again on {day}" if day else ""
+    return f"review on {day}" if day else ""
 
 
 def red_flags(flags: Sequence[PaperFlag]) -> list[Block]:
@@ -80,7 +80,7 @@ def red_flags(flags: Sequence[PaperFlag]) -> list[Block]:
             run(f"{flag.urgency}.", "strong"),
             f" {flag.label}. ",
             flag.done or run("Not answered yet.", "strong"),
-            f" We call back on {flag.call_back}." if flag.done and flag.call_back else "",
+            f" We will call back on {flag.call_back}." if flag.done and flag.call_back else "",
         )
         for flag in flags
     ]
@@ -105,7 +105,7 @@ def precautions(cares: Sequence[PaperPrecaution]) -> list[Block]:
 def shortfalls(sentences: Sequence[str]) -> list[Block]:
     """Return what does not fit with the plan."""
     return [
-        framed("boxed", run("Does not fit with this plan.", "strong"), f" {words}")
+        framed("boxed", run("Not met with this plan.", "strong"), f" {words}")
         for words in sentences
     ]
 
@@ -125,7 +125,7 @@ def action_runs(action: PaperAction, *, who: bool = True) -> list[Run]:
         if action.state == "later" and not settled
         else "",
         run(f" {action.who}, {action.when}{price}.", "soft") if shows_who else "",
-        run(" For a time: agree on a date to look again.", "soft") if action.temporary else "",
+        run(" For now: agree a date to review it.", "soft") if action.temporary else "",
     )
 
 
@@ -139,10 +139,12 @@ def causes(
     """Return the causes with their findings; ``evidence``: with load, limits and what was measured."""
     blocks: list[Block] = [_cause(cause, evidence=evidence) for cause in paper.causes]
     if not blocks:
-        blocks = [paragraph("Nothing measured lies outside its range.")]
+        blocks = [paragraph("Everything measured is in range.")]
     blocks += more
     if paper.unexplained:
-        blocks.append(paragraph(f"Nothing found here explains: {'; '.join(paper.unexplained)}."))
+        blocks.append(
+            paragraph(f"Not explained by anything found here: {'; '.join(paper.unexplained)}.")
+        )
     return blocks
 
 
@@ -150,7 +152,7 @@ def _cause(cause: PaperCause, *, evidence: bool) -> Group:
     title = paragraph(
         run(cause.words or cause.title, "strong"),
         run(f" Computed: {cause.title}", "small", "soft") if cause.words else "",
-        run(" (left out of the client's paper)", "small", "soft")
+        run(" (left out of the client’s report)", "small", "soft")
         if evidence and cause.left_out
         else "",
         run(f" {cause.minutes} min a day", "soft")
@@ -219,7 +221,7 @@ def joints(table: Sequence[PaperJoint]) -> list[Block]:
     ]
     columns = [
         Column(title="Joint", share=1.0),
-        *(Column(title=title, align="right") for title in ("Band", "Before", "Aimed at")),
+        *(Column(title=title, align="right") for title in ("Range", "Before", "Target")),
     ]
     return section("Joints", Table(columns=columns, rows=rows)) if rows else []
 
@@ -241,7 +243,7 @@ def additions(added: Sequence[PaperAdded], *, removes: bool) -> list[Block]:
     ]
     columns = [Column(title="What", share=1.0), Column(title="Price")]
     if removes:
-        columns.append(Column(title="Takes away", align="right"))
+        columns.append(Column(title="Removes", align="right"))
     return [Table(columns=columns, rows=rows)] if rows else []
 
 
@@ -261,10 +263,10 @@ def figure(paper: ClientPaper | WorkplacePaper | RecordPaper, alt: str) -> list[
     if paper.scene is None:
         return []
     flags = (
-        "as left. Flags give the height as left and what is still to change; thick ticks the setting that was worked "
-        "out."
+        "as left. Flags show the height as left and what still has to change; thick ticks mark "
+        "the target."
         if paper.scene_shows == "left"
-        else "as worked out. Flags give the setting and what has to change; thick ticks the height as found."
+        else "at target. Flags show the target and what has to change; thick ticks mark the height as found."
     )
     return [Drawing(of="scene", alt=alt, caption=f"Side view to scale, {flags}")]
 
@@ -276,7 +278,7 @@ def rhythm(pattern: PaperRhythm | None) -> list[Block]:
     stand = f"{pattern.stand:.0f} min standing, " if pattern.stand > 0 else ""
     longest = f" and {pattern.longest_stand:.0f} min standing" if pattern.longest_stand > 0 else ""
     change = (
-        f"moving; never longer than {pattern.longest_sit:.0f} min seated{longest} at a stretch."
+        f"moving; never longer than {pattern.longest_sit:.0f} min seated{longest} at a time."
         if pattern.walks
         else f"of weight shifts, at least every {pattern.longest_sit:.0f} min."
     )
@@ -320,12 +322,12 @@ def since_then(since: PaperSince | None) -> list[Block]:
         "Gone": since.resolved,
         "Still there": since.unchanged,
         "New": since.new,
-        "Not looked at again": since.not_assessed,
+        "Not checked again": since.not_assessed,
     }
     lines = [
         *since.discomfort,
         *(f"{name}: {'; '.join(titles)}." for name, titles in named.items() if titles),
         *since.drift,
-        *(f"For a time only: {line}" for line in since.temporary),
+        *(f"Temporary: {line}" for line in since.temporary),
     ]
     return section(f"Since {since.on}", *items(lines))

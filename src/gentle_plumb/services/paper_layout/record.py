@@ -32,13 +32,13 @@ from .parts import (
 
 STATES = {"open": "to do", "done": "done", "later": "not today", "stopped": "stopped"}
 STRAIN = (
-    "Hours a day × share of the time × degrees outside the band, 30° at the most, ÷ 30°. A way to rank what to do "
-    "first; no forecast of injury."
+    "Hours a day × share of the time × degrees out of range (up to 30°) ÷ 30°. A way to rank "
+    "what to do first, not a prediction of injury."
 )
 """How strain minutes are worked out: see :mod:`gentle_plumb.core.assessment`."""
 SETTINGS = (
-    "Target is the ideal; setting is what this equipment allows of it. ± is two standard deviations of the target. Under "
-    "each “left at” is how it is known."
+    "Target is the ideal; setting is what this equipment allows. ± is two standard deviations "
+    "of the target. Below each “left at” is how it was measured."
 )
 
 
@@ -69,19 +69,18 @@ def record_layout(paper: RecordPaper) -> PaperLayout:
             *section("Strain minutes a day", *_strain(paper)),
             *([Heading(level=2, text=paper.place)] if paper.place else ()),
             *section("Found, target, setting, left at", *_settings(paper)),
-            *section("Desk heights to come back to", *items(paper.desk), level=3),
+            *section("Desk heights to return to", *items(paper.desk), level=3),
             *(block for further in paper.places for block in place(further, method=True)),
             *_plan(paper),
             *section(
-                "The figure",
+                "Drawing",
                 *figure(
                     paper,
-                    f"Side view of {paper.client} seated and standing beside a staff; the numbers are in the table "
-                    "above.",
+                    f"Side view of {paper.client} seated and standing beside a height scale; the numbers are in the table above.",
                 ),
             ),
             *joints(paper.joints),
-            *([Photographs(title="Photographs", photos=paper.photos)] if paper.photos else ()),
+            *([Photographs(title="Photos", photos=paper.photos)] if paper.photos else ()),
             *section("Body measurements", *_body(paper)),
             *section("Work and breaks", *rhythm(paper.rhythm)),
             *section("Method", *items([run(line, "small")] for line in paper.method)),
@@ -105,7 +104,7 @@ def _good(paper: RecordPaper) -> list[Block]:
 
 def _actions(actions: list[PaperAction]) -> Block:
     if not actions:
-        return paragraph("Nothing: all that was looked at is as it should be.")
+        return paragraph("Nothing: everything checked is as it should be.")
     priced = any(action.price for action in actions)
     rows = [
         [
@@ -156,11 +155,8 @@ def _settings(paper: RecordPaper) -> list[Block]:
     estimated = ", ".join(paper.estimated)
     notes = [
         run(SETTINGS, "small", "soft"),
-        run(f"The client's own word, not confirmed here: {said}." if said else "", "small"),
-        run(
-            f"~ rests on dimensions estimated, not measured: {estimated}." if estimated else "",
-            "small",
-        ),
+        run(f"Reported by the client, not confirmed: {said}." if said else "", "small"),
+        run(f"~ based on estimated dimensions: {estimated}." if estimated else "", "small"),
     ]
     return [
         settings(paper.table, method=True),
@@ -171,10 +167,10 @@ def _settings(paper: RecordPaper) -> list[Block]:
 
 def _plan(paper: RecordPaper) -> list[Block]:
     plan = paper.plan
-    chosen = f"Chosen here: {'; '.join(plan.chosen)}." if plan.chosen else ""
+    chosen = f"Options: {'; '.join(plan.chosen)}." if plan.chosen else ""
     return [
         *section(
-            f"{plan.label}: what is added",
+            f"{plan.label}: equipment",
             *additions(plan.added, removes=True),
             *(paragraph(run(words, "small")) for words in plan.cautions if plan.added),
         ),

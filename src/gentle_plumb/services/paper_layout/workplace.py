@@ -26,7 +26,7 @@ from .parts import (
 
 def workplace_layout(paper: WorkplacePaper) -> PaperLayout:
     """Lay out the workplace's paper."""
-    chosen = f"Chosen here: {'; '.join(paper.chosen)}." if paper.chosen else ""
+    chosen = f"Options: {'; '.join(paper.chosen)}." if paper.chosen else ""
     return PaperLayout(
         title="Workplace adjustments",
         about=about(
@@ -38,22 +38,22 @@ def workplace_layout(paper: WorkplacePaper) -> PaperLayout:
         blocks=[
             paragraph(
                 run(
-                    "The workplace's copy: furniture, room and hours. What concerns the person's health is left out.",
+                    "Workplace copy: furniture, room and hours. Health information is left out.",
                     "soft",
                 )
             ),
             *(framed("boxed", run(words, "strong")) for words in paper.limits),
-            *section("What is asked for", *_requests(paper.requests)),
-            *section("What is added", *additions(paper.added, removes=False)),
+            *section("Requested changes", *_requests(paper.requests)),
+            *section("Equipment to buy", *additions(paper.added, removes=False)),
             *section("Found, target, setting, left at", settings(paper.table)),
             *(block for further in paper.places for block in place(further, actions=False)),
             *section("Between sitting and standing", *items(paper.moves)),
             *([paragraph(run(chosen, "small"))] if chosen else ()),
             *section(
-                "The figure",
+                "Drawing",
                 *figure(
                     paper,
-                    "Side view of the workstation beside a staff; the numbers are in the table above.",
+                    "Side view of the workstation beside a height scale; the numbers are in the table above.",
                 ),
             ),
             *joints(paper.joints),
@@ -74,7 +74,7 @@ def _requests(requests: list[Request]) -> list[Block]:
     Versions signed before each request said who does it list them.
     """
     if not requests:
-        return [paragraph("Nothing beside the settings below.")]
+        return [paragraph("Nothing apart from the settings below.")]
     if not requests[0].who:
         return items(
             runs(request.title, run(f". {request.do}", "strong") if request.do else "")

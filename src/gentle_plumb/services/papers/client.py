@@ -26,12 +26,12 @@ from .shared import actions_of, causes_of, costs_of, figure_of, flags_of, good_h
 from .workplace import LIFTING
 
 CAUTIONS = (
-    "These are starting points. Comfort and the tests on the person overrule the number, "
-    "and pain overrules comfort.",
-    "Stop if pain, tingling, numbness or dizziness starts or does not go away, and tell us "
-    "or your doctor.",
+    "These settings are starting points. If something feels uncomfortable, change it, whatever the "
+    "number says. If it hurts, stop.",
+    "Stop if you get pain, tingling, numbness or dizziness, or if it does not go away. Tell "
+    "us or your doctor.",
     LIFTING,
-    "This report supports professional advice. It is not a diagnosis and does not guarantee results.",
+    "This report supports the advice you were given. It is not a diagnosis and can’t promise results.",
 )
 FIRST, MOST_CAUSES, MOST_FINDINGS = 3, 8, 3
 """So many things stand at the top, and so many causes and findings of each are told. House values."""

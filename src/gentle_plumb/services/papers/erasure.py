@@ -15,11 +15,9 @@ def erasure_paper(practice: Practice, proof: Proof, name: str) -> ErasurePaper:
     last = practice.local(until) if until is not None else None
     day = f"{moment.day} {moment:%B %Y}"
     if erasure.left_over:
-        searched = (
-            f"{erasure.left_over} rows still named it afterwards. Show this to your administrator."
-        )
+        searched = f"{erasure.left_over} rows still contained it afterwards. Show this to your administrator."
     else:
-        searched = "Every table of the database was searched for it afterwards: nothing was found."
+        searched = "The whole database was searched afterwards: nothing was found."
     if last is None:
         backups = (
             "The program makes no backups here. Copies that were made by other means are not known to it, "
@@ -32,7 +30,7 @@ def erasure_paper(practice: Practice, proof: Proof, name: str) -> ErasurePaper:
             "with those who have them."
         )
     if proof.trail_number is None:
-        trail = "The line in the audit log was not found."
+        trail = "The entry in the activity log was not found."
     else:
         trail = (
             f"Line {proof.trail_number}, digest {proof.trail_digest}. The trail keeps that it was done, "
@@ -45,9 +43,9 @@ def erasure_paper(practice: Practice, proof: Proof, name: str) -> ErasurePaper:
         local_wording=practice.local_wording,
         client=name,
         visited=day,
-        what="Everything kept of the client"
+        what="Everything stored about the client"
         if erasure.what == "client"
-        else "Their photographs, also in signed copies",
+        else "Their photos, including those in signed copies",
         reason=REASON_SAYS[erasure.reason].capitalize(),
         by=erasure.by_name,
         at=f"{day}, {moment:%H:%M}",

@@ -52,7 +52,7 @@ def in_doubt(workup: VisitResults) -> list[str]:
     """Return what was asked about a measurement and not answered: said, not hidden."""
     if not workup.doubtful:
         return []
-    return [f"In doubt and not settled: {', '.join(workup.doubtful).lower()}."]
+    return [f"Open queries: {', '.join(workup.doubtful).lower()}."]
 
 
 def noted(record: Record, unit: LengthUnit) -> list[str]:

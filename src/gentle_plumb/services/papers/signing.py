@@ -27,13 +27,16 @@ def missing_for_signing(workup: VisitResults) -> list[tuple[str, str]]:
     if ask.other_flag not in record:
         missing.append((ask.other_flag.id, "any other sign has not been asked about"))
     missing += [
-        (sign.waits_for, f"write down the referral for: {sign.label.lower()}")
+        (sign.waits_for, f"record the referral for: {sign.label.lower()}")
         for sign in workup.red_flags
         if sign.done is None
     ]
     if _holds_nothing(workup):
         missing.append(
-            (fields.found.seat.id, "nothing was found or measured: there is nothing to sign")
+            (
+                fields.found.seat.id,
+                "nothing has been found or measured, so there is nothing to sign",
+            )
         )
     if fields.report.follow_up not in record:
         missing.append((fields.report.follow_up.id, "enter a follow-up date"))
@@ -93,7 +96,7 @@ def checks_for_signing(
     ]
     checks += [
         _weigh(
-            "Findings not looked at",
+            "Findings not reviewed",
             finding.title,
             fields.work.finding(finding.record_id).verdict.id,
         )
@@ -113,13 +116,15 @@ def checks_for_signing(
         if row.left_unmeasured:
             checks.append(_weigh("Set, not measured", where, path.measured.id))
     checks += [
-        _weigh("Aims that moved since", f"{action.text} {action.moved}", f"set.{action.step}")
+        _weigh(
+            "Targets that have changed since", f"{action.text} {action.moved}", f"set.{action.step}"
+        )
         for action in workup.actions
         if action.moved
     ]
     checks += [
         _weigh(
-            "Not asked about again",
+            "Not asked again",
             f"{care.label}: {say('limit.standing', since=care.since)}",
             care.field,
         )
@@ -132,9 +137,9 @@ def checks_for_signing(
         for limit in care.limits
         if limit.unmet and limit.cleared is None
     ]
-    checks += [_weigh("The client's own word, not confirmed", says, path) for path, says in theirs]
+    checks += [_weigh("Reported by the client, not confirmed", says, path) for path, says in theirs]
     checks += [
-        _weigh("In doubt", measured.label, fields.measure.dimension[measured.dimension].first.id)
+        _weigh("Queries", measured.label, fields.measure.dimension[measured.dimension].first.id)
         for measured in workup.measured
         if measured.label in workup.doubtful
     ]
@@ -175,9 +180,9 @@ def summary_of(workup: VisitResults) -> list[str]:
         f"{done} of {len(workup.order)} settings set"
         + (f", {aimed} of them not measured" if aimed else "")
     ]
-    said.append(f"{len(off)} findings, {open_ones} of them not looked at")
+    said.append(f"{len(off)} findings, {open_ones} of them not reviewed")
     if workup.doubtful:
-        said.append(f"In doubt and not settled: {', '.join(workup.doubtful).lower()}")
+        said.append(f"Open queries: {', '.join(workup.doubtful).lower()}")
     if estimated:
         said.append(f"Estimated, not measured: {', '.join(sorted(estimated))}")
     said += [

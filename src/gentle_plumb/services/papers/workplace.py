@@ -32,7 +32,7 @@ from .shared import figure_of, paper_row, plan_of, shown
 
 SHARED_LIMITS = frozenset({"stops", "starts", "fixed", "steps", "shallow"})
 """Kinds of limit that are about the piece alone."""
-LIFTING = "Nobody lifts a loaded desk alone. Stacks stay under 20 cm (8 in), non-slip, never under castors."
+LIFTING = "Never lift a loaded desk alone. Keep stacks under 20 cm (8 in), non-slip, and never under castors."
 SHARED_CAUTIONS = (STACK_WARNING, RISERS_WARNING)
 SHARED_RULES = frozenset(
     {

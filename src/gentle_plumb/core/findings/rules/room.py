@@ -19,7 +19,7 @@ ROOM_RULES: tuple[Rule, ...] = (
             source="house-light",
             why=f"{name} asks for {least:.0f} to {most:.0f} lux.",
             advice="Add a task lamp.",
-            check="What is worked on is seen clearly without leaning towards it.",
+            check="Work can be seen clearly without leaning towards it.",
             do_over="Fit a blind, or move the desk away from the light.",
             region="eyes",
             tasks=SEATED_TASKS,
@@ -42,7 +42,7 @@ ROOM_RULES: tuple[Rule, ...] = (
             advice=item.advice,
             safety=item.safety,
             region="eyes" if item.group == "Light" else "",
-            unanswered=f"{item.label}: not looked at yet.",
+            unanswered=f"{item.label}: not checked yet.",
         )
         for item in ROOM.values()
         if item.id != "floor"

@@ -42,7 +42,7 @@ class SettingFields:
 
 def _setting(posture: Posture, quantity: Quantity) -> SettingFields:
     place, key = FieldGroup(f"set.{posture}", posture.title()), quantity.key
-    label = f"{quantity.label}, set as worked out and not measured"
+    label = f"{quantity.label}, set to target and not measured"
     return SettingFields(
         measured=place.quantity(quantity, quantity.label, part=key),
         aimed=place.quantity(quantity, label, name=f"{key}.aimed", part=key),
@@ -108,7 +108,7 @@ class NotToday(Choice):
     WORKPLACE = "workplace", "Needs the workplace"
     HEAVY = "heavy", "Too heavy to move alone"
     TIME = "time", "No time today"
-    UNWANTED = "unwanted", "Not wanted"
+    UNWANTED = "unwanted", "Declined"
 
 
 class Owner(Choice):
@@ -144,7 +144,7 @@ def action(id: str) -> ActionFields:
     places = {region.id: region.label for region in REGIONS.values()}
     return ActionFields(
         state=place.choice("state", "State", ActionAnswer),
-        test=place.choice("test", "Test on the client", StepTest),
+        test=place.choice("test", "Test with the client", StepTest),
         word=place.choice("word", "The client says", ClientWord, health=True),
         hurts_at=place.pick("hurts_at", "Where it hurts", places, health=True),
         because=place.choice("because", "Not today, because", NotToday),

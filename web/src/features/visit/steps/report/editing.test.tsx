@@ -8,7 +8,7 @@ import { Editing } from "./editing";
 const cause = (id: string, title: string) => ({ id, title }) as Schemas["PaperCause"];
 const papers = {
   record: {
-    causes: [cause("feet", "The feet hang"), cause("gaze", "The gaze drops")],
+    causes: [cause("feet", "The feet are off the floor"), cause("gaze", "The gaze drops")],
     actions: [{ id: "add.footrest", field: "add-footrest", text: "Add a footrest", state: "open" }],
   },
 } as unknown as Schemas["Papers"];
@@ -16,7 +16,7 @@ const papers = {
 test("causes are moved, and left out, by hand and by keys", async () => {
   const done = renderInVisit(<Editing papers={papers} />);
   await userEvent.click(screen.getByText("Causes: order and wording"));
-  await userEvent.click(screen.getByRole("button", { name: "Later: The feet hang" }));
+  await userEvent.click(screen.getByRole("button", { name: "Later: The feet are off the floor" }));
   const ranks = [
     ["report.cause.gaze.rank", "1"],
     ["report.cause.feet.rank", "2"],
@@ -28,7 +28,7 @@ test("causes are moved, and left out, by hand and by keys", async () => {
   await userEvent.keyboard("l");
   expect(done.type).toHaveBeenLastCalledWith("report.cause.gaze.left_out", "yes", "cm");
   await userEvent.keyboard("{ArrowUp}");
-  expect(document.activeElement?.textContent).toBe("The feet hang");
+  expect(document.activeElement?.textContent).toBe("The feet are off the floor");
 });
 
 test("an action may be said in other words", async () => {

@@ -69,7 +69,7 @@ test("a movement has its moments beside its steps, drawn from the paper", () => 
 
 test("headings keep their order, and a drawing that the paper lacks is left out", () => {
   const paper = sheet(
-    { kind: "heading", level: 2, text: "Still to do" },
+    { kind: "heading", level: 2, text: "To do" },
     { kind: "heading", level: 3, text: "For a time only" },
     { kind: "drawing", of: "scene", alt: "Side view", caption: "to scale" },
     {
@@ -83,7 +83,7 @@ test("headings keep their order, and a drawing that the paper lacks is left out"
   const headings = paper
     .getAllByRole("heading")
     .map((head) => `${head.tagName} ${head.textContent}`);
-  expect(headings).toEqual(["H3 Your workplace", "H4 Still to do", "H5 For a time only"]);
+  expect(headings).toEqual(["H3 Your workplace", "H4 To do", "H5 For a time only"]);
   expect(paper.queryByText("to scale")).toBeNull();
   expect(paper.getByText("Stop.").closest("div")?.className).toContain("border");
   expect(paper.getByText("Date")).toBeTruthy();

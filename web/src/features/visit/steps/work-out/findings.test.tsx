@@ -7,7 +7,7 @@ import { Findings } from "./findings";
 
 const feet: Schemas["CauseView"] = {
   id: "feet",
-  title: "The feet hang",
+  title: "The feet are off the floor",
   severity: "marked",
   safety: false,
   minutes: 88,
@@ -19,7 +19,7 @@ const gone = aFinding({ id: "chair.base", title: "Base cracked", verdict: "dismi
 test("findings stand under their cause, with what it may explain", () => {
   const drawnVisit = aWorkup({ causes: [feet], findings: [aFinding()] });
   renderInVisit(<Findings />, { drawnVisit: drawnVisit });
-  const cause = screen.getByRole("region", { name: "The feet hang" });
+  const cause = screen.getByRole("region", { name: "The feet are off the floor" });
   expect(cause.textContent).toContain("88\u00a0min a day");
   expect(within(cause).getByText("May explain: Knee 4 of 10")).toBeTruthy();
   expect(within(cause).getByRole("button", { name: /Seat.*Lower by 4.0 cm/ })).toBeTruthy();
