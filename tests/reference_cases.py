@@ -60,7 +60,7 @@ REFERENCES = (
     Reference(
         id="E",
         who="A man of middle height at a fixed desk of 77 cm; two reams in the room.",
-        answer="Seat to 58 cm under the thighs' limit, feet 16.3 cm high: the two reams, with something on top. The "
+        answer="Seat to 58 cm under the thighs’ limit, feet 16.3 cm high: the two reams, with something on top. The "
         "screen goes up, not down, as the eyes rise with the seat.",
         values={
             **USUAL,
@@ -78,7 +78,7 @@ REFERENCES = (
     ),
     Reference(
         id="L",
-        who="A woman with a laptop on a fixed chair of 41.7 cm; four books in the room, the laptop's keys not measured.",
+        who="A woman with a laptop on a fixed chair of 41.7 cm; four books in the room, the laptop’s keys not measured.",
         answer="Two books under the feet. The laptop raised, with keys and a mouse of its own. The keys are taken as "
         "2 cm high, and that is said.",
         values={
@@ -236,7 +236,7 @@ def told(reference: Reference) -> list[str]:
 
 HEAD = """# Reference cases
 
-Made-up bodies at made-up workstations, each with the answer of an experienced practitioner and the program's own.
+Made-up bodies at made-up workstations, each with the answer of an experienced practitioner and the program’s own.
 The tests hold the two against each other; `python tests/reference_cases.py` writes this page.
 """
 

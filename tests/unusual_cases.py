@@ -77,7 +77,7 @@ UNUSUAL = (
     ),
     Reference(
         id="K",
-        who="A man of 178 cm at a child's desk of 58 cm, on a child's chair that ends at 40 cm.",
+        who="A man of 178 cm at a child’s desk of 58 cm, on a child’s chair that ends at 40 cm.",
         answer="Desk and chair are too small for him: the desk goes up on risers, and he gets a chair of his size. The "
         "short pan is the least of it.",
         values={
@@ -170,7 +170,7 @@ UNUSUAL = (
     Reference(
         id="W, two screens",
         who="A television of 43 inches as the main screen, a laptop beside it.",
-        answer="The laptop is a second screen: up on a stand beside the television, at arm's length. The keys and the "
+        answer="The laptop is a second screen: up on a stand beside the television, at arm’s length. The keys and the "
         "mouse on the desk serve both.",
         values={
             **USUAL,

@@ -57,7 +57,7 @@ def restore(file: Annotated[Path, typer.Argument(help="A backup.")]) -> None:
 
 def roll_back(
     schema: Annotated[str, typer.Argument(help="The earlier schema, as CHANGELOG.md names it.")],
-    yes: Annotated[bool, typer.Option("--yes", help="Don't ask for confirmation.")] = False,
+    yes: Annotated[bool, typer.Option("--yes", help="Don’t ask for confirmation.")] = False,
 ) -> None:
     """Bring the database back to an earlier version's schema, before that version is started."""
     from .hosting.run import opened

@@ -46,7 +46,7 @@ def demo(
     fresh: Annotated[
         bool, typer.Option("--fresh", help="Erase the demo data and start again.")
     ] = False,
-    yes: Annotated[bool, typer.Option("--yes", help="Don't ask for confirmation.")] = False,
+    yes: Annotated[bool, typer.Option("--yes", help="Don’t ask for confirmation.")] = False,
     port: Annotated[int, typer.Option(help="Port to answer on; 0 for any free one.")] = 8750,
     host: Annotated[
         str, typer.Option(help="Address to listen on: this machine alone.")
@@ -85,12 +85,12 @@ def serve(
 @app.command()
 def practice(
     name: Annotated[str, typer.Option(prompt="Name of the practice")],
-    owner: Annotated[str, typer.Option(prompt="Owner's name")],
-    email: Annotated[str, typer.Option(prompt="Owner's email")],
+    owner: Annotated[str, typer.Option(prompt="Owner’s name")],
+    email: Annotated[str, typer.Option(prompt="Owner’s email")],
     password: Annotated[
-        str, typer.Option(prompt="Owner's password", hide_input=True, confirmation_prompt=True)
+        str, typer.Option(prompt="Owner’s password", hide_input=True, confirmation_prompt=True)
     ],
-    title: Annotated[str, typer.Option(help="Owner's profession, as it is signed")] = "",
+    title: Annotated[str, typer.Option(help="Owner’s profession, as it is signed")] = "",
     unit: Annotated[str, typer.Option(help="cm, mm or in")] = "cm",
     time_zone: Annotated[str, typer.Option(help="For its days, as Europe/London")] = "",
 ) -> None:
@@ -266,7 +266,7 @@ def open_report(
     try:
         files = files_in(report.read_bytes())
         if VISIT not in files:
-            raise ValueError("This PDF carries no visit: the workplace's copy has none.")
+            raise ValueError("This PDF carries no visit: the workplace’s copy has none.")
         visit = read_visit(files[VISIT])
         for line in visit_lines(visit, _unit(unit)):
             say(line)

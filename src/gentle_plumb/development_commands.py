@@ -44,7 +44,7 @@ def endure(
         f"  {report.taken:5} changes acknowledged: {', '.join(f'{n} {w}' for w, n in report.ways.items())}"
     )
     say(f"  {len(report.lost):5} lost, {report.doubled} doubled, {len(report.refused)} refused")
-    say(f"  the audit log's chain {'holds' if report.chain_holds else 'is broken'}")
+    say(f"  the audit log’s chain {'holds' if report.chain_holds else 'is broken'}")
     for line in (*report.lost, *report.refused):
         say(f"  {line}")
     whole = not report.lost and not report.refused and not report.doubled and report.chain_holds
@@ -72,7 +72,7 @@ def _kill_browsers(seconds: float) -> bool:
 def bench(
     quick: Annotated[bool, typer.Option("--quick", help="Run fewer rounds.")] = False,
     record: Annotated[
-        bool, typer.Option("--record", help="Keep the figures as this release's.")
+        bool, typer.Option("--record", help="Keep the figures as this release’s.")
     ] = False,
     only: Annotated[str, typer.Option("--only", help="Measure what has this in its name.")] = "",
 ) -> None:

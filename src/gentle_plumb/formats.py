@@ -39,7 +39,7 @@ def field_ids() -> str:
     return (
         "// Written by ./plumb formats, not by hand.\n\n"
         f"/** The fields of a visit, by their paths. */\nexport type FieldId =\n{ids};\n\n"
-        "/** A field's path that a checker has looked up. */\n"
+        "/** A field’s path that a checker has looked up. */\n"
         "export function fieldId<Id extends FieldId>(id: Id): Id {\n  return id;\n}\n"
     )
 

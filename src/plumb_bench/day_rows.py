@@ -25,7 +25,7 @@ def day_rows(table: Rows, rounds: int) -> None:
     case = case_from(record)
     day = working_day(record, case, desk_stands=True)
     if day is None:
-        raise ValueError("the demo's visit has no hours")
+        raise ValueError("the demo’s visit has no hours")
 
     def laid() -> None:
         day = working_day(record, case, desk_stands=True)

@@ -93,5 +93,5 @@ def print_lines(console: Console) -> None:
     tests = {kind: counted[f"tests, {kind}"][1] for kind in ("Python", "page")}
     console.print(
         f"Program {program:,} lines; tests {sum(tests.values()):,}, {sum(tests.values()) / program:.1%} of it; "
-        f"the page's own tests {tests['page']:,}, {tests['page'] / page:.1%} of the page."
+        f"the page’s own tests {tests['page']:,}, {tests['page'] / page:.1%} of the page."
     )

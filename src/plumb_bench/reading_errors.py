@@ -200,9 +200,9 @@ NOTES: dict[str, str] = {
     "factor 10": "millimetres for centimetres and the other way round",
     "fields swapped": "two neighbours in the order of measuring, or the seated and standing twin, "
     "exchanged; only where they differ by 30 mm or more",
-    "any two swapped": "the same with any two fields: the questions don't look for these, but both "
+    "any two swapped": "the same with any two fields: the questions don’t look for these, but both "
     "values have to go with the rest",
-    "standing for sitting": "the twin's value typed instead",
+    "standing for sitting": "the twin’s value typed instead",
     "digits swapped": "two neighbouring digits; no bar: most of them move the value by less than "
     "bodies differ",
 }
@@ -225,10 +225,10 @@ def slips_document(
             "",
             "Written by `./plumb bench`; not by hand.",
             "",
-            f"{people:,} bodies, half women and half men, are drawn from the program's own table under",
+            f"{people:,} bodies, half women and half men, are drawn from the program’s own table under",
             "the one-factor model of `core/body/factor.py` (each correlation is the product of the two with",
             "stature). A body that breaks a relation of `core/body/relations.py` is drawn again. Each of the",
-            "24 dimensions is read with the house's error of a mean of two. One value in twenty gets a slip,",
+            "24 dimensions is read with the house’s error of a mean of two. One value in twenty gets a slip,",
             "of a kind drawn by lot. All 24 values of a body are then asked about together, as in a visit.",
             "",
             "| planted | how many | asked about | with the right way out | sex not given | bar | what it is |",
@@ -236,12 +236,12 @@ def slips_document(
             *rows,
             "",
             f"Of the true values beside them {known[1]:.2f} % were asked about ({unknown[1]:.2f} % with sex not",
-            "given); the bar is under 3 %. A value outside its field's range counts as asked about: the field",
+            "given); the bar is under 3 %. A value outside its field’s range counts as asked about: the field",
             "does not take it, and offers what may have been meant. The right way out is counted where one",
             "tap puts the true value there, within 2 mm.",
             "",
             "What this does not show: real bodies hang together closer than the model, so slips stand out",
-            "more and true values less; a client of another population than the table's is asked about more",
+            "more and true values less; a client of another population than the table’s is asked about more",
             f"often. Chance starts from {SEED}, so everybody gets the same numbers.",
             "",
         ]

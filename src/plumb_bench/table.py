@@ -365,7 +365,7 @@ def run_bench(console: Console, *, quick: bool, record: bool = False, only: str 
     used = resource.getrusage(resource.RUSAGE_SELF).ru_maxrss / 1024
     console.print(
         f"{rounds} rounds; Python {sys.version.split()[0]}, {cpu}; the yardstick is the time to add up "
-        f"{ADDED_UP:,} numbers when the row was printed, and times are held against the last release's by it; the bench itself used {used:.0f} MB",
+        f"{ADDED_UP:,} numbers when the row was printed, and times are held against the last release’s by it; the bench itself used {used:.0f} MB",
         markup=False,
     )
     return table.failed

@@ -20,7 +20,7 @@ LETTERHEAD = "Harbour Street 3, Saltmere\nMonday to Thursday, 8:00 to 16:00"
 CONTACT = "Ines Calloway, Saltmere 0412, or the front desk"
 KEPT_YEARS, KEPT_UNSIGNED_YEARS, KEPT_PHOTOGRAPHS_MONTHS = 10, 2, 24
 """How long the demo practice keeps records. House values."""
-WORDING = "Saltmere's own procedure for workplace adjustments comes first."
+WORDING = "Saltmere’s own procedure for workplace adjustments comes first."
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -60,7 +60,7 @@ DEMO_MEMBERS = (
         name="Ruth Abelow",
         title="Office manager",
         role="reader",
-        says="Reader: lists, and the workplace's papers; no health data",
+        says="Reader: lists, and the workplace’s papers; no health data",
     ),
     DemoMember(
         email="nell@saltmere.example",

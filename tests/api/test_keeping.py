@@ -141,7 +141,7 @@ def test_the_archive_holds_their_own_answers_and_the_trail(owner, visit):
     assert [one["kind"] for one in own["links"]] == ["before"]
     assert "token" not in json.dumps(own)
     assert "Shared with the client" in trail
-    assert "link to the client's own page" in trail
+    assert "link to the client’s own page" in trail
 
 
 def test_a_backup_that_fails_says_why_to_the_owner_and_is_quiet_once_one_goes_well(

@@ -315,7 +315,7 @@ def test_mail_that_will_never_be_taken_is_told_and_a_closed_link_sends_none(
     owner.http.delete(f"/api/links/{made['link']['id']}")
     deliver()
     assert sorted(mail["state"] for mail in mails(owner, made)) == ["dropped", "failed"]
-    none = owner.add("clients", name="Nobody's").json()
+    none = owner.add("clients", name="Nobody’s").json()
     visit = owner.add("visits", client_id=none["id"]).json()["id"]
     made = owner.http.post("/api/links", json={"visit_id": visit, "kind": "before"}).json()
     refused = owner.http.post(f"/api/links/{made['link']['id']}/mail").json()

@@ -55,7 +55,7 @@ def ask(page: Page) -> None:
     page.get_by_role("button", name="Given: To keep health notes", exact=True).click()
     expect(page.get_by_text("noted by Ines Calloway")).to_be_visible()
     tab(page, "Reason")
-    page.get_by_label("Reason for the visit").fill("Neck stiff after the morning's charts.")
+    page.get_by_label("Reason for the visit").fill("Neck stiff after the morning’s charts.")
     tab(page, "Red flags")
     page.get_by_role("button", name="All asked: none present").click()
     tab(page, "Hours")

@@ -94,7 +94,7 @@ def test_what_is_no_picture_is_said_in_its_place(desk: Page, program, tmp_path):
     open_step(desk, program, "Jonas", "look")
     tab(desk, "Photos")
     desk.get_by_label("Photo from a file").set_input_files(file)
-    expect(desk.get_by_role("alert")).to_contain_text("This file isn't a JPEG, PNG or WebP photo.")
+    expect(desk.get_by_role("alert")).to_contain_text("This file isn’t a JPEG, PNG or WebP photo.")
     desk.get_by_label("Photo from a file").set_input_files(heavy)
     expect(desk.get_by_role("alert")).to_contain_text("The photo is 26.0 MB; the limit is 25.0 MB")
     told = desk.evaluate(

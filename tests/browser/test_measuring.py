@@ -68,7 +68,7 @@ def test_a_dimension_without_the_mouse_from_reading_to_reason(desk: Page, progra
 
 def test_the_tape_answers_one_key_in_the_unit_it_is_set_to(desk: Page, program):
     open_dimension(desk, program, "Greta", "Popliteal height")
-    pick(desk, "The tape's unit", "mm")
+    pick(desk, "The tape’s unit", "mm")
     for _ in range(8):  # it fails now and then, as things do
         if desk.get_by_label("First reading").input_value():
             break
@@ -80,7 +80,7 @@ def test_the_tape_answers_one_key_in_the_unit_it_is_set_to(desk: Page, program):
     kept(desk)
     assert entry(desk, program, "measure.popliteal_height.with", "Greta")["value"] == "tape"
     expect(desk.get_by_text("one reading")).to_be_visible()
-    pick(desk, "The tape's unit", "cm")
+    pick(desk, "The tape’s unit", "cm")
 
 
 def test_a_device_that_types_needs_no_field_and_a_digit_stays_a_step_key(desk: Page, program):
@@ -106,7 +106,7 @@ def test_exchanged_fields_are_put_right_and_a_doubt_is_kept_with_a_reason(desk: 
         desk.get_by_role("heading", name="Shoulder-elbow length", exact=True)
     ).to_be_visible()  # the first in doubt
     desk.get_by_role("button", name="query: Elbow-fingertip length").click()
-    expect(desk.get_by_text("would each fit far better in the other's place")).to_be_visible()
+    expect(desk.get_by_text("would each fit far better in the other’s place")).to_be_visible()
     desk.get_by_label("First reading").press("o")
     expect(desk.get_by_text("would each fit far better")).to_be_hidden()
     expect(desk.get_by_label("First reading")).to_have_value("46.8")
@@ -191,7 +191,7 @@ def test_a_file_is_shown_before_it_is_written_and_a_broken_one_refused(
     desk.get_by_label("File to import").set_input_files(file)
     alert = desk.get_by_role("alert")
     expect(alert).to_contain_text("Nothing is taken in")
-    expect(alert).to_contain_text("“yesterday” can't be read as a day")
+    expect(alert).to_contain_text("“yesterday” can’t be read as a day")
     expect(desk.get_by_role("button", name=re.compile("Take in"))).to_be_hidden()
 
 
@@ -259,7 +259,7 @@ def test_an_estimate_where_nothing_is_measured_and_the_elbow_only_if_insisted(de
     open_dimension(desk, program, "Pia", "Hand length")
     expect(desk.get_by_text(re.compile("estimated from "))).to_be_visible()
     open_dimension(desk, program, "Wilma", "Elbow height, seated")
-    expect(desk.get_by_text("Can't be estimated reliably: please measure.")).to_be_visible()
+    expect(desk.get_by_text("Can’t be estimated reliably: please measure.")).to_be_visible()
     desk.get_by_role("button", name="Stature open").click()
     desk.get_by_label("First reading").fill("165.5")
     desk.get_by_label("Second reading").fill("165.3")

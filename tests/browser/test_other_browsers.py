@@ -17,10 +17,10 @@ pytestmark = [pytest.mark.browser, pytest.mark.filterwarnings("ignore")]
 """The drivers of these browsers warn of their own making."""
 MINI = sorted(Path("/usr/lib").glob("*/webkit2gtk-4.*/MiniBrowser"))
 BROWSERS = {
-    "firefox": (which("firefox-esr"), "Firefox is not installed (Debian's firefox-esr)"),
+    "firefox": (which("firefox-esr"), "Firefox is not installed (Debian’s firefox-esr)"),
     "webkit": (
         which("WebKitWebDriver") and which("Xvfb") and MINI,
-        "WebKit is not installed (Debian's webkit2gtk-driver and xvfb)",
+        "WebKit is not installed (Debian’s webkit2gtk-driver and xvfb)",
     ),
 }
 PATIENCE_S = 40

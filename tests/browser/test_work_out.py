@@ -73,7 +73,7 @@ def test_a_choice_shows_what_it_would_move_before_it_is_taken(desk: Page, progra
     desk.get_by_role("button", name="Reset to target").first.click()
     tab(desk, "Options")
     desk.get_by_role("button", name=re.compile("^Back(?! to)")).click()
-    desk.get_by_role("button", name="Back to the practice's").click()
+    desk.get_by_role("button", name="Back to the practice’s").click()
     kept(desk)
 
 

@@ -129,7 +129,7 @@ def test_a_taken_port_is_said_and_not_replaced():
 
 def test_an_address_of_no_database_is_said_in_a_sentence():
     with (
-        pytest.raises(PostgresTrouble, match=r"^The database can't be used: "),
+        pytest.raises(PostgresTrouble, match=r"^The database can’t be used: "),
         plain_errors(),
         opened("nonsense"),
     ):
@@ -141,7 +141,7 @@ def test_what_keeps_it_from_starting_is_one_clear_line():
     done = command("serve", "--port", "0", GENTLE_PLUMB_DATABASE_URL=address)
     assert done.returncode == 1
     last = done.stdout.strip().splitlines()[-1]
-    assert last.startswith("The database can't be used: ")
+    assert last.startswith("The database can’t be used: ")
     assert "Traceback" not in done.stdout + done.stderr
 
 

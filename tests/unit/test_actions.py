@@ -209,7 +209,7 @@ def test_the_pair_says_how_each_number_is_known_and_which_three_are_measured_aga
     surface = next(line for line in pair.lines if line.key == "surface")
     assert (surface.seated_by, surface.standing_by) == (
         "set, not measured",
-        "from the desk's display",
+        "from the desk’s display",
     )
     assert (pair.open, pair.says) == ([], "Measured in both postures.")
 

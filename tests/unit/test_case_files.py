@@ -68,7 +68,7 @@ def trouble(text):
             [{"own_standing": {"surface": 700}, "equipment": {"desk": {"surface": {"low": 900}}}}],
             "places.0.own_standing.surface: 700 mm is outside what the piece can do, 900 to 900",
         ),
-        ("taken", ["nonsense"], "taken: “nonsense” can't be added here"),
+        ("taken", ["nonsense"], "taken: “nonsense” can’t be added here"),
         ("plan", "own", "plan: your own plan must list what it adds in “taken”"),
         ("pace", {"start": True}, "pace.start"),
         (

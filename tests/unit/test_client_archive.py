@@ -119,7 +119,7 @@ def test_what_is_no_archive_is_refused_and_nothing_is_written(exported):
     _, archive = exported
     there = World(Clock())
     for raw, wrong in (
-        (b"PK nothing", "can't be read"),
+        (b"PK nothing", "can’t be read"),
         (spoilt(archive, client_json=b"{}"), "client.json: client"),
         (spoilt(archive, visit_json=b'{"client": "x"}'), "visit.json: visit_on"),
         (

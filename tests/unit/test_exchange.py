@@ -111,7 +111,7 @@ def test_a_cell_never_is_a_formula():
 @pytest.mark.parametrize(
     ("old", "new", "trouble"),
     [
-        ("2026-11-25", "11/25/2026", ("2", "visit_on", "can't be read as a day")),
+        ("2026-11-25", "11/25/2026", ("2", "visit_on", "can’t be read as a day")),
         ("stature", "wingspan", ("2", "dimension", "no dimension of the catalogue")),
         ("first", "fourth", ("2", "reading", "none of first")),
         ("1662,166.2 cm", "1700,166.2 cm", ("2", "value_mm", "is not 1700 mm")),

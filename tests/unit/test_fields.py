@@ -16,10 +16,10 @@ from gentle_plumb.services.papers.signing import missing_for_signing
 from gentle_plumb.services.workup import work_up
 
 READ_ELSEWHERE = {
-    fields.measure.table.id: "the database: the visit's own population table",
+    fields.measure.table.id: "the database: the visit’s own population table",
     fields.seen.workstation.id: "the database: which visits stand at a shared workstation",
     fields.ask.consent["photographs"].id: "before a photograph is taken in",
-    fields.ask.consent["workplace"].id: "before a workplace's paper is made or opened",
+    fields.ask.consent["workplace"].id: "before a workplace’s paper is made or opened",
     fields.settings.settle_started.id: "the page: the clock in the head of every step",
     **{one.tool.id: "open files" for one in fields.measure.dimension.values()},
 }

@@ -127,7 +127,7 @@ def test_one_reading_in_another_unit_is_seen_beside_the_other():
     [
         (
             {"elbow_height_standing": 1320, "shoulder_height_standing": 1310},
-            "Elbow height, standing 132.0 cm can't be above shoulder height, standing. One of them is wrong.",
+            "Elbow height, standing 132.0 cm can’t be above shoulder height, standing. One of them is wrong.",
         ),
         (
             {"knee_height": 565},
@@ -166,7 +166,7 @@ def test_another_persons_sheet_is_asked_about_until_each_value_is_answered():
     }
     found = doubts(Record(said), body(said, "male"), "cm", before)
     sheet = next(one for one in found if one.kind == "sheet")
-    assert "right client's sheet" in sheet.text
+    assert "right client’s sheet" in sheet.text
     for one in found:
         said[f"measure.{one.dimension}.kept"] = "So it is"
         said[f"measure.{one.dimension}.kept_at"] = values[one.dimension]

@@ -57,7 +57,7 @@ def test_where_nothing_of_the_body_is_known_its_height_is_asked_for_first():
 def test_a_belly_measured_before_anything_else_is_worked_with():
     only = {name for name in MEASURED if name not in ("stature", "abdominal_depth_sitting")}
     said = reasons(without(*only))
-    assert "Elbow height, seated can't be estimated" in said
+    assert "Elbow height, seated can’t be estimated" in said
 
 
 def test_any_one_value_of_a_visit_may_be_missing():

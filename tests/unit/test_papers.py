@@ -31,7 +31,7 @@ PRACTICE = Practice(
     id=ID,
     name="Saltmere",
     unit="cm",
-    local_wording="Saltmere's own procedure comes first.",
+    local_wording="Saltmere’s own procedure comes first.",
     letterhead="Harbour Street 3\nSaltmere",
     contact="Ines, 0412",
 )
@@ -243,7 +243,7 @@ def test_the_workplaces_file_carries_its_drawing_and_nothing_of_the_person():
 
 
 @pytest.mark.parametrize(
-    ("file", "wrong"), [(b"PK\x03", "no PDF"), (b"%PDF-1.7 nothing", "can't be read")]
+    ("file", "wrong"), [(b"PK\x03", "no PDF"), (b"%PDF-1.7 nothing", "can’t be read")]
 )
 def test_what_is_no_report_is_refused_in_words(file, wrong):
     with pytest.raises(ValueError, match=wrong):

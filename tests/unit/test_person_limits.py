@@ -36,7 +36,7 @@ PLAIN = {
     "ask.hours.mouse": 5.0,
 }
 """What is said to somebody without limits, so that a limit has something to keep out."""
-STANDS = r"\bstand(s|ing)?\b(?! height)|\bon (your|one's) feet\b"
+STANDS = r"\bstand(s|ing)?\b(?! height)|\bon (your|one’s) feet\b"
 NEVER = {
     LimitId.NO_STANDING: STANDS,
     LimitId.SEATED_ONLY: STANDS + r"|\bwalk|\bget(ting)? up\b|\brise\b",

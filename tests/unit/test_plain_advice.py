@@ -220,7 +220,7 @@ def test_a_level_line_is_no_plumb_line():
         "ear": (420.0, 250.0),
     }
     lying = read_photo(Photo(id="p", width=1000, height=1000, points=points))
-    assert "isn't vertical" in lying.warnings[0].text
+    assert "isn’t vertical" in lying.warnings[0].text
     neck = next(reading for reading in lying.readings if reading.id == "neck")
     assert neck.value is None or -45 < neck.value < 90
     assert all("Whether the camera stood" not in warning.text for warning in lying.warnings)

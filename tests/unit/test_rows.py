@@ -158,7 +158,7 @@ def test_belly_moves_the_desk_edge_only_where_it_is_in_the_way():
     assert "keyboard hangs over" in limit_text(stout.limits[0])
     case = usual_case(body=mean_body(abdominal_depth_sitting=420))
     said = notes_in(case, fit(case), "cm")
-    assert any("belly keeps the desk's edge from the keys" in note for note in said)
+    assert any("belly keeps the desk’s edge from the keys" in note for note in said)
 
 
 def test_a_fixed_counter_at_standing_height_is_for_standing():

@@ -34,7 +34,7 @@ _own_cookie = APIKeyCookie(
     name=OWN_COOKIE,
     scheme_name="OwnPage",
     auto_error=False,
-    description="Opened by a client's link with its code.",
+    description="Opened by a client’s link with its code.",
 )
 SessionToken = Annotated[str | None, Security(_cookie)]
 CsrfToken = Annotated[str | None, Security(_csrf)]

@@ -134,7 +134,7 @@ class _Ages:
 
     def collect(self) -> list[GaugeMetricFamily]:
         says = {
-            "worker": "Since the queue's worker last reported, s",
+            "worker": "Since the queue’s worker last reported, s",
             "backup": "Since the last backup was made, s",
             "backup_failed": "Since the last try at a backup failed, s; none where it went well",
         }

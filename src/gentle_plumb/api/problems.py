@@ -88,7 +88,7 @@ TOO_SLOW = Problem(
 )
 NO_ROOM = Problem(
     type="no-room",
-    title="The server's disk is full",
+    title="The server’s disk is full",
     status=507,
     detail="The server can’t store anything new. Your entries stay on this device and will be sent "
     "again. Contact your administrator.",

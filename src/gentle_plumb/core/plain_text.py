@@ -17,9 +17,9 @@ def check_text(text: str, field: str) -> None:
     gentle_plumb.core.errors.UnreadableValue: ask.reason: the text holds half a sign ...
     """
     if "\x00" in text:
-        what = "the sign NUL, which can't be kept"
+        what = "the sign NUL, which can’t be kept"
     elif any("\ud800" <= sign <= "\udfff" for sign in text):
-        what = "half a sign (such as half an emoji), which can't be kept"
+        what = "half a sign (such as half an emoji), which can’t be kept"
     else:
         return
     clean = "".join(

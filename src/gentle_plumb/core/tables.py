@@ -104,7 +104,7 @@ def _read(
     except TableError:
         raise
     except (KeyError, TypeError, ValueError, PlumbError) as error:
-        raise TableError(f"{place}: {value!r} can't be: {error}") from None
+        raise TableError(f"{place}: {value!r} can’t be: {error}") from None
 
 
 def _converted(hint: Any, value: Any, place: str, readers: Mapping[Any, Reader]) -> Any:

@@ -65,7 +65,7 @@ class SmtpMail:
             raise _trouble(error.smtp_code, error.smtp_error) from None
         except ssl.SSLCertVerificationError as error:
             raise MailTrouble(
-                f"The mail server's certificate is not trusted: {error.verify_message}."
+                f"The mail server’s certificate is not trusted: {error.verify_message}."
             ) from None
         except (OSError, smtplib.SMTPException) as error:
             raise MailTrouble(

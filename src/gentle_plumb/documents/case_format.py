@@ -234,7 +234,7 @@ class CaseDocument(PersonDocument, PaceDocument, PlaceDocument):
     sharp_from: Length | None = None
     sharp_to: Length | None = None
     settle_steps: Annotated[float, Field(ge=-10, le=10)] = Field(
-        default=0.0, description="In steps of the policy's settle_step; settle_by in their place."
+        default=0.0, description="In steps of the policy’s settle_step; settle_by in their place."
     )
     settle_by: Length = Field(default=0.0, description="How far the settle-in test moved it.")
     writing_hand: Hand | None = None
@@ -275,7 +275,7 @@ class CaseDocument(PersonDocument, PaceDocument, PlaceDocument):
             known = {key_of(addition) for addition in own_kit(case, place.own().taken)}
             strange = next((text for text in place.taken if text not in known), None)
             if strange is not None:
-                raise Misplaced("taken", f"“{strange}” can't be added here, or not with the rest")
+                raise Misplaced("taken", f"“{strange}” can’t be added here, or not with the rest")
         if place.plan == "own" and not place.taken:
             raise Misplaced("plan", "your own plan must list what it adds in “taken”")
 

@@ -59,7 +59,7 @@ class PersonDocument(Part):
     )
     weak_side: Hand | None = Field(
         default=None,
-        description="For “weakness” and “one_hand”: the side that is weaker or can't be used.",
+        description="For “weakness” and “one_hand”: the side that is weaker or can’t be used.",
     )
     cleared: list[ClearedDocument] = Field(default=[], description="Limits that were lifted.")
     joints: dict[LimitId, float] = Field(

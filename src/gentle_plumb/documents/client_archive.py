@@ -100,7 +100,7 @@ class ZipArchives:
             with zipfile.ZipFile(io.BytesIO(raw)) as archive:
                 return _client(_Files(archive))
         except (zipfile.BadZipFile, NotImplementedError, EOFError, OSError) as error:
-            raise ValueError(f"The archive can't be read: {error}.") from None
+            raise ValueError(f"The archive can’t be read: {error}.") from None
 
 
 class _Files:

@@ -35,4 +35,4 @@ def files_in(pdf: bytes) -> dict[str, bytes]:
         held = PdfReader(io.BytesIO(pdf)).attachments
         return {name: contents[0] for name, contents in held.items() if contents}
     except (PyPdfError, ValueError, KeyError, TypeError, RecursionError) as error:
-        raise ValueError(f"The PDF can't be read: {error}.") from None
+        raise ValueError(f"The PDF can’t be read: {error}.") from None

@@ -85,9 +85,9 @@ class PillowImageProcessor:
             with Image.open(BytesIO(picture), formats=FORMATS) as opened:
                 return self._develop(opened)
         except (UnidentifiedImageError, Image.DecompressionBombError):
-            raise BadPicture("This file isn't a JPEG, PNG or WebP photo.") from None
+            raise BadPicture("This file isn’t a JPEG, PNG or WebP photo.") from None
         except (OSError, SyntaxError, ValueError, TypeError, EOFError, struct.error):
-            raise BadPicture("The photo is damaged and can't be opened.") from None
+            raise BadPicture("The photo is damaged and can’t be opened.") from None
 
     def _develop(self, opened: Image.Image) -> ProcessedPhoto:
         width, height = opened.size

@@ -44,7 +44,7 @@ class VisitDocument(_Part):
     visit_on: date
     practice: Annotated[dict[str, str], Field(max_length=100)] = Field(
         default_factory=dict,
-        description="Positions by question that the practice had chosen; the visit's own go over them.",
+        description="Positions by question that the practice had chosen; the visit’s own go over them.",
     )
     entries: Annotated[dict[str, str], Field(max_length=MOST_VALUES)]
 

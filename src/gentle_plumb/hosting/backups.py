@@ -87,7 +87,7 @@ def backup_key(path: Path, folder: Path | None = None) -> tuple[x25519.Identity,
         path.touch(mode=0o600)
         path.write_text(f"{identity}\n")
     except (OSError, pyrage.IdentityError) as error:
-        raise BackupTrouble(f"The key {path} can't be used: {error}") from None
+        raise BackupTrouble(f"The key {path} can’t be used: {error}") from None
     return identity, True
 
 

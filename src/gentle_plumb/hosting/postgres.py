@@ -51,7 +51,7 @@ def binaries() -> Path:
     if on_path:
         return Path(on_path).resolve().parent
     raise PostgresTrouble(
-        "No PostgreSQL server is installed. Install Debian's package postgresql, "
+        "No PostgreSQL server is installed. Install Debian’s package postgresql, "
         "or set GENTLE_PLUMB_DATABASE_URL to another one."
     )
 
@@ -204,7 +204,7 @@ class Cluster:
             lock = (self.folder / "lock").open("a")
         except OSError as error:
             raise PostgresTrouble(
-                f"{self.folder} can't be written to: {error.strerror}."
+                f"{self.folder} can’t be written to: {error.strerror}."
             ) from error
         with lock:
             mine = self._alone_here(lock)

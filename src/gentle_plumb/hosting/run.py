@@ -112,7 +112,7 @@ def plain_errors() -> Iterator[None]:
         cause = error.orig if isinstance(error, DBAPIError) else error
         lines = [line.strip() for line in str(cause).splitlines() if line.strip()]
         raise PostgresTrouble(
-            f"The database can't be used: {lines[0] if lines else cause}"
+            f"The database can’t be used: {lines[0] if lines else cause}"
         ) from None
     except OSError as error:
         raise PostgresTrouble(f"{error.filename or 'The system'}: {error.strerror}.") from None
@@ -231,7 +231,7 @@ def _keep_working(done: threading.Event, say: Say) -> None:
             if process.poll() is None:
                 _end(process)
                 return
-        say(f"The queue's worker ended ({process.returncode}); another one is started.")
+        say(f"The queue’s worker ended ({process.returncode}); another one is started.")
         done.wait(WORKER_WATCH_S)
 
 

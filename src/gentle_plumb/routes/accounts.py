@@ -58,7 +58,7 @@ def ready(to: Services) -> dict[str, str]:
     """Whether this server may be sent calls: its database answers, and is at the schema it works with."""
     held = to.database.schema()
     if held != to.database.newest():
-        raise OtherSchema(f"The database is at schema {held or 'none'}, not at this program's.")
+        raise OtherSchema(f"The database is at schema {held or 'none'}, not at this program’s.")
     return {"status": "ready", "schema": held, **_worker(to)}
 
 

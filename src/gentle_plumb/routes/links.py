@@ -37,13 +37,13 @@ LINK_ROUTES = Routes("clients")
 get, post, put, delete = (LINK_ROUTES.get, LINK_ROUTES.post, LINK_ROUTES.put, LINK_ROUTES.delete)
 
 
-@get("/clients/{client_id}/links", Needs.HEALTH, audit=("read", "client's own page"))
+@get("/clients/{client_id}/links", Needs.HEALTH, audit=("read", "client’s own page"))
 def links(to: Services, who: Caller, client_id: UUID) -> list[LinkView]:
     """A client's links with their rounds and mails, the latest first."""
     return to.links.links(who.member, who.practice, client_id)
 
 
-@post("/links", Needs.WRITER, audit=("share", "link to the client's own page"), status=201)
+@post("/links", Needs.WRITER, audit=("share", "link to the client’s own page"), status=201)
 def make_link(to: Services, call: Call, who: Caller, link: NewLink) -> MadeLink:
     """Make a link for a visit's client; its code is told this once."""
     facts = link.model_dump()
@@ -53,7 +53,7 @@ def make_link(to: Services, call: Call, who: Caller, link: NewLink) -> MadeLink:
 @post(
     "/links/{link_id}/code",
     Needs.WRITER,
-    audit=("share", "code of the client's own page"),
+    audit=("share", "code of the client’s own page"),
     status=201,
 )
 def new_code(to: Services, call: Call, who: Caller, link_id: UUID) -> MadeLink:
@@ -79,7 +79,7 @@ def waiting_checks(to: Services, who: Caller) -> list[WaitingCheck]:
     return to.links.waiting(who.member)
 
 
-@get("/checks/{check_id}", Needs.HEALTH, audit=("read", "client's answers"))
+@get("/checks/{check_id}", Needs.HEALTH, audit=("read", "client’s answers"))
 def check(to: Services, who: Caller, check_id: UUID, unit: Unit = "cm") -> CheckView:
     """A client's answers, how they are sorted and by which of them."""
     return to.links.check(who.member, check_id, unit)

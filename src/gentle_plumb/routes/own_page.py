@@ -27,7 +27,7 @@ OWN_COOKIE = "plumb_own"
 OWN_PATH = "/api/own"
 Unit = Annotated[LengthUnit, Field(description="Unit of every length shown.")]
 
-OWN_ROUTES = Routes("client's own page", "/own")
+OWN_ROUTES = Routes("client’s own page", "/own")
 get, post, put, delete = OWN_ROUTES.get, OWN_ROUTES.post, OWN_ROUTES.put, OWN_ROUTES.delete
 
 

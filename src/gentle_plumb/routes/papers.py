@@ -22,7 +22,7 @@ from .visits import Unit
 MOST_FORM_BYTES = 8 * 2**20
 """A form that came back is smaller: ours has some 60 kB. House value."""
 RowSubject = Annotated[
-    str, Field(pattern="^[a-z_0-9]{1,40}$", description="The red flag's or the condition's name.")
+    str, Field(pattern="^[a-z_0-9]{1,40}$", description="The red flag’s or the condition’s name.")
 ]
 WhichCopy = Annotated[Copy, Field(description="Which copy.")]
 PDF = "application/pdf"
@@ -113,7 +113,7 @@ def request_form(to: Services, who: Caller, report_id: UUID) -> FileAnswer:
 @post(
     "/reports/{report_id}/request-answers",
     Needs.WRITER,
-    audit=("read", "workplace's answers"),
+    audit=("read", "workplace’s answers"),
     file=FileBody(MOST_FORM_BYTES),
 )
 def request_answers(to: Services, who: Caller, report_id: UUID, raw: bytes) -> dict[str, str]:

@@ -68,7 +68,7 @@ def problem_of_field(error: FieldError) -> Problem:
     """What is said of a value that can't be taken."""
     return Problem(
         type="bad-value",
-        title="This value can't be saved",
+        title="This value can’t be saved",
         status=422,
         detail=error.message,
         field=error.field,

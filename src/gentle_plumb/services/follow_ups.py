@@ -121,7 +121,7 @@ class FollowUpService:
         """
         old = self._records.load_snapshot(member.practice_id, before)
         if old.client.id != client_id:
-            raise NotFound("This visit is another client's.")
+            raise NotFound("This visit is another client’s.")
         visit = self._visits.start(member, practice, old.client.id, id=id)
         if visit.revision:
             return visit

@@ -142,7 +142,7 @@ class ImportPlan:
         odd = any(ord(sign) < 32 or "\ud800" <= sign <= "\udfff" for sign in text)
         if len(text) > most or odd:
             self.troubles.append(
-                (place, field, f"over {most} characters, or with signs that can't be shown")
+                (place, field, f"over {most} characters, or with signs that can’t be shown")
             )
 
     def _visit(self, sheet: MeasurementSheet, client: Client) -> Visit:
@@ -221,7 +221,7 @@ class ImportPlan:
                 (
                     where,
                     path.removeprefix("measure."),
-                    "kept only with the client's consent to "
+                    "kept only with the client’s consent to "
                     "health notes; type it once that is recorded",
                 )
             )

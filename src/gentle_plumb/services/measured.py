@@ -203,7 +203,7 @@ def measured_views(
             estimate, around, basis = _estimate(body, name, unit)
         elif value is None:
             basis = (
-                "Can't be estimated reliably: please measure." if entry.stats else "Please measure."
+                "Can’t be estimated reliably: please measure." if entry.stats else "Please measure."
             )
         heel = resolved.value_mm - value.mm if value and resolved.value_mm is not None else 0.0
         skip = record[fields.measure.dimension[name].skip]

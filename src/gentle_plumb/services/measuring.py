@@ -79,11 +79,11 @@ def read_table(text: str) -> tuple[TableRow, ...]:
         columns, lines = reader.fieldnames or (), list(islice(reader, MOST_TABLE_LINES))
     except csv.Error as error:
         at = f"{reader.line_num + 1}"
-        raise BadFile("This file isn't a reference data table.", [(at, "", str(error))]) from None
+        raise BadFile("This file isn’t a reference data table.", [(at, "", str(error))]) from None
     missing = [name for name in TABLE_COLUMNS if name not in columns]
     if missing:
         raise BadFile(
-            "This file isn't a reference data table.", [("1", ", ".join(missing), "column missing")]
+            "This file isn’t a reference data table.", [("1", ", ".join(missing), "column missing")]
         )
     rows: list[TableRow] = []
     bad: list[tuple[str, str, str]] = []

@@ -13,8 +13,8 @@ from .tables import ONE_TIME_LINK, OUTGOING_MAIL, STAFF_LETTER
 
 _MAIL, _LETTER, _LINK = OUTGOING_MAIL.c, STAFF_LETTER.c, ONE_TIME_LINK.c
 _SAYS = {
-    "before": "link to a client's own page, before a visit",
-    "after": "link to a client's own page, after a visit",
+    "before": "link to a client’s own page, before a visit",
+    "after": "link to a client’s own page, after a visit",
     "check": "questions to a client",
     "invitation": "invitation",
     "reset": "password reset",

@@ -122,7 +122,7 @@ class SqlRecords(SqlVisitLists, SqlReports, SqlPhotos):
         with self._engine.begin() as connection:
             locked(connection, Visit, practice_id, visit_id, NO_VISIT)
             if moment is not None and connection.execute(signed).first() is not None:
-                raise HoldsSomething("This visit was signed: it can't be discarded.")
+                raise HoldsSomething("This visit was signed: it can’t be discarded.")
             mine = update(VISIT).where(VISIT.c.id == visit_id)
             connection.execute(mine.values(discarded_at=moment))
             if moment is not None:

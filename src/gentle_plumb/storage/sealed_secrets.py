@@ -56,7 +56,7 @@ class AgeSecrets:
             try:
                 self._key = x25519.Identity.from_str(self._path.read_text().strip())
             except (OSError, pyrage.IdentityError) as error:
-                raise NoKey(f"The key {self._path.name} can't be used: {error}") from None
+                raise NoKey(f"The key {self._path.name} can’t be used: {error}") from None
         return self._key
 
     def _made(self) -> x25519.Identity:
@@ -73,7 +73,7 @@ class AgeSecrets:
             with suppress(FileExistsError):
                 os.link(half, self._path)  # of two at once, one makes the key
         except OSError as error:
-            raise NoKey(f"The key {self._path.name} can't be kept: {error.strerror}.") from None
+            raise NoKey(f"The key {self._path.name} can’t be kept: {error.strerror}.") from None
         finally:
             half.unlink(missing_ok=True)
         held = self._held()

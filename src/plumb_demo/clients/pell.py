@@ -15,7 +15,7 @@ PELL = DemoClient(
     until="look",
     entries=AGREED
     | {
-        "ask.reason": "Headache after writing up the day's lines.",
+        "ask.reason": "Headache after writing up the day’s lines.",
         **NO_FLAGS,
         "ask.hours.typing": "2",
         "ask.hours.mouse": "1",

@@ -68,7 +68,7 @@ TOLLIVER = DemoClient(
         "work.finding.habit_elbow_out.verdict": "accepted",
         "work.finding.document_holder.verdict": "dismissed",
         "work.finding.document_holder.reason": "He never works from paper.",
-        "work.own.a1.title": "Cable of the mouse catches on the desk's edge",
+        "work.own.a1.title": "Cable of the mouse catches on the desk’s edge",
         "work.own.a1.why": "Each pull costs the shoulder.",
         "work.own.a1.severity": "slight",
         "work.own.a1.do": "A longer cable or none.",

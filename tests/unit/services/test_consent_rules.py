@@ -94,7 +94,7 @@ def test_the_workplace_gets_a_copy_only_with_consent_and_without_health(demo_wor
         assert word in json.dumps(mine)
         assert word not in said
     asked = {(their["title"], their["do"]) for their in theirs["requests"]}
-    assert ("Cable of the mouse catches on the desk's edge", "A longer cable or none.") in asked
+    assert ("Cable of the mouse catches on the desk’s edge", "A longer cable or none.") in asked
     assert theirs["kind"] == "workplace"
     assert (
         not {"causes", "actions", "discomfort", "body", "strain", "notes", "reason", "note"}

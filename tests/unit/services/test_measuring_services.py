@@ -57,7 +57,7 @@ def test_a_later_visit_knows_the_earlier_one_and_can_carry_it_over(world, clock)
     third = later_visit(world, clock, client, 10)
     assert [one.day for one in view_of(world, third, "knee_height").past] == [day]
     world.type(third, "measure.knee_height.first", "54.6")
-    assert "Adults don't grow" in view_of(world, third, "knee_height").doubts[0].text
+    assert "Adults don’t grow" in view_of(world, third, "knee_height").doubts[0].text
 
 
 def test_lists_and_tables_are_the_visits_to_choose(world):

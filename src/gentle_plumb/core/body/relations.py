@@ -33,7 +33,7 @@ def _below(lower: str, upper: str) -> Relation:
         compute=lambda low, high: high - low,
         low=1e-9,
         high=float("inf"),
-        words="can't be above {0}",
+        words="can’t be above {0}",
     )
 
 

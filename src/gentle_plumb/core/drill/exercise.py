@@ -178,7 +178,7 @@ def judge(made: Exercise, text: Answer, unit: LengthUnit) -> Verdict:
         why = f"{asked[0].text} It was {truth}."
     elif resolved.needs_third:
         answer = "repeat"
-        why = f"The readings are {apart} apart; up to {allowed} is the tape's. A third one decides."
+        why = f"The readings are {apart} apart; up to {allowed} is the tape’s. A third one decides."
     elif resolved.by == "one":
         answer = "repeat"
         why = "Only one reading so far. Take a second."

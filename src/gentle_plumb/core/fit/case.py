@@ -154,7 +154,7 @@ class Case:
         """Thickness at the home row, mm; raises MissingInput where not recorded."""
         thickness = self.workstation.keyboard.thickness
         if thickness is None:
-            raise MissingInput("keyboard_thickness", "The keyboard's thickness is not recorded.")
+            raise MissingInput("keyboard_thickness", "The keyboard’s thickness is not recorded.")
         return thickness
 
 

@@ -54,11 +54,11 @@ def least_distance(case: Case) -> tuple[float, str]:
     limits = [(policy.least_distance, "minimum distance")]
     if screen.width is not None:
         across = screen.width / 2 / tan(radians(policy.widest_picture_deg / 2))
-        limits.append((across, "picture's width"))
+        limits.append((across, "picture’s width"))
     if screen.height is not None:
         tall = screen.height / 2 / tan(radians(policy.tallest_picture_deg / 2))
         alone = screen.height / tan(radians(policy.lowest_gaze_deg))
-        limits += [(tall, "picture's height"), (alone, "readable by eye movement")]
+        limits += [(tall, "picture’s height"), (alone, "readable by eye movement")]
     return max(limits)
 
 

@@ -203,7 +203,7 @@ def slope_row(
 
     def terms(_: Body) -> Sequence[Term]:
         if elbow is None or elbow.angle is None:
-            raise MissingInput("elbow", "The elbow's angle is not known yet.")
+            raise MissingInput("elbow", "The elbow’s angle is not known yet.")
         return (Term(label="forearm slope", value=90 - elbow.angle),)
 
     band = JOINT_BANDS["wrist"]

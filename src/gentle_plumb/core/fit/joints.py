@@ -108,7 +108,7 @@ def _shoulder(case: Case, settings: Settings) -> float:
         return 0.0
     if case.seat_stays:
         raise MissingInput("armrest", "The armrests are part of the seating and stay as they are.")
-    rest = _need(settings.armrest, "armrest", "The armrests' height is not recorded.")
+    rest = _need(settings.armrest, "armrest", "The armrests’ height is not recorded.")
     lift = max(0.0, rest - Frame.seated(case).elbow)
     half = case.body.mm("shoulder_breadth_biacromial") / 2
     return degrees(asin(min(1.0, lift / half)))
@@ -141,7 +141,7 @@ def _upper_arm_keys(case: Case, settings: Settings) -> float:
 def _gaze_top(case: Case, settings: Settings, seated: bool) -> float:
     frame = Frame.seated(case) if seated else Frame.standing(case)
     base = _need(settings.seat, "seat", "The seat height is not recorded.") if seated else 0.0
-    top = _need(settings.screen_top, "screen_top", "The screen's height is not recorded.")
+    top = _need(settings.screen_top, "screen_top", "The screen’s height is not recorded.")
     distance = _need(settings.distance, "distance", "The eye distance is not recorded.")
     return gaze_deg(above_eye=top - base - frame.eye, distance=distance)
 

@@ -135,7 +135,7 @@ class Lengths:
         case, policy, desk = self.case, self.case.policy, station.desk
         seated = self.posture == "seated"
         if station.keyboard.thickness is None:
-            raise MissingInput("keyboard_thickness", "The keyboard's thickness is not recorded.")
+            raise MissingInput("keyboard_thickness", "The keyboard’s thickness is not recorded.")
         picture = self.picture(station)
         surface, seat = desk.surface, station.chair.seat if seated else LEVEL
         if seated and case.seat_stays:

@@ -133,7 +133,7 @@ def mouse_over(case: Case) -> float:
         return 0.0
     row = mouse_row(case, None)
     if row.target is None:
-        raise MissingInput("mouse", row.reason or "The mouse position can't be worked out.")
+        raise MissingInput("mouse", row.reason or "The mouse position can’t be worked out.")
     angle = abduction_deg(
         offset=row.target,
         biacromial=case.body.mm("shoulder_breadth_biacromial"),

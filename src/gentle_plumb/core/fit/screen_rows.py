@@ -129,7 +129,7 @@ def distance_row(case: Case, posture: Posture, elbow_deg: float) -> FitRow:
         "distance",
         posture,
         source="house-screen",
-        why="Arm's length, adjusted after the settle-in test.",
+        why="Arm’s length, adjusted after the settle-in test.",
     )
     row = target_row(
         case,
@@ -205,7 +205,7 @@ def desk_depth_row(case: Case, elbow_deg: float) -> FitRow:
         "desk_depth",
         "seated",
         source="house-desk-depth",
-        why="Deep enough for the keyboard at the front and the screen at arm's length.",
+        why="Deep enough for the keyboard at the front and the screen at arm’s length.",
     )
 
     def terms(body: Body) -> Sequence[Term]:

@@ -159,7 +159,7 @@ def _distance(case: Case, screen: SideScreen, name: str, distance: float | None)
         f"{screen.id}_distance",
         "seated",
         source="house-bearing",
-        why="Same distance as the main screen, so the eyes don't have to refocus.",
+        why="Same distance as the main screen, so the eyes don’t have to refocus.",
     )
 
     def terms(body: Body) -> Sequence[Term]:
@@ -203,8 +203,8 @@ def _top(
 
     def terms(_: Body) -> Sequence[Term]:
         if main_top is None:
-            raise MissingInput("screen_top", "The main screen's height is not known yet.")
-        top = Term(label="main screen's top", value=main_top)
+            raise MissingInput("screen_top", "The main screen’s height is not known yet.")
+        top = Term(label="main screen’s top", value=main_top)
         if not above:
             return (top,)
         if screen.height is None:

@@ -42,7 +42,7 @@ def scale_row(case: Case, distance: float | None) -> FitRow:
         if distance is None:
             raise MissingInput("distance", "The eye distance is not known yet.")
         if screen.width is None or screen.pixels_across is None:
-            raise MissingInput("pixels", "The screen's size and pixels across are not recorded.")
+            raise MissingInput("pixels", "The screen’s size and pixels across are not recorded.")
         return 100 * capital_mm(distance) / (CAPITAL_PX * screen.width / screen.pixels_across)
 
     def terms(_: Body) -> Sequence[Term]:

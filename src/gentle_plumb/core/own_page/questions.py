@@ -50,13 +50,13 @@ STATION: dict[str, str] = {
     "mouse": "Mouse beside the keys, at their height",
     "screen_front": "Screen straight in front",
     "screen_top": "Top line at or below the eyes",
-    "screen_far": "Screen about an arm's length away",
+    "screen_far": "Screen about an arm’s length away",
     "text": "Text read without leaning forward",
     "laptop": "Laptop only with separate keys, or less than an hour",
     "phone": "Phone never held with the shoulder",
     "breaks": "Up from the chair at least once an hour",
-    "chair_moves": "Chair's height can be changed",
-    "desk_moves": "Desk's height can be changed",
+    "chair_moves": "Chair’s height can be changed",
+    "desk_moves": "Desk’s height can be changed",
 }
 """What a client is asked of their workstation, as a practitioner reads it; yes is in order. Source: house-self-check."""
 WHEELCHAIR = "care.wheelchair"

@@ -40,7 +40,7 @@ def warnings_of(photo: Photo, facing: int | None, distance: float | None) -> tup
             Warn(
                 id="tipped",
                 state="off",
-                text="The vertical reference isn't vertical: mark the top and the foot of something "
+                text="The vertical reference isn’t vertical: mark the top and the foot of something "
                 "upright, such as a door frame.",
             )
         )

@@ -16,7 +16,7 @@ NOT_ALL_TRIED = (
     "Too many combinations to try them all: this is the best of those tried. Use larger "
     "steps or fewer available items."
 )
-RISERS_WARNING = "Don't lift a loaded desk alone. Use identical risers under every leg."
+RISERS_WARNING = "Don’t lift a loaded desk alone. Use identical risers under every leg."
 
 
 @dataclass(frozen=True, kw_only=True)

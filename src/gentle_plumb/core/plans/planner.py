@@ -158,7 +158,7 @@ def _cautions(case: Case, kit: AdditionSet) -> tuple[str, ...]:
         texts.append(RISERS_WARNING)
     if case.own_seat:
         texts.append(
-            "Leave the client's own seating unchanged; any change goes through their therapist."
+            "Leave the client’s own seating unchanged; any change goes through their therapist."
         )
     if any(addition.id == "high_chair" for addition in kit):
         texts.append(

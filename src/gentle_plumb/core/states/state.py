@@ -33,7 +33,7 @@ class Known(Choice):
 
     MEASURED = "measured", "measured"
     TAPE = "tape", "read from the tape"
-    DISPLAY = "display", "read from the desk's display"
+    DISPLAY = "display", "read from the desk’s display"
     UNMEASURED = "unmeasured", "set to target, not measured"
     EYE = "eye", "set by eye"
     FOUND = "found", "as found"

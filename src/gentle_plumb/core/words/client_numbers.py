@@ -10,7 +10,7 @@ CLIENT_NUMBERS: dict[str, str] = {
     "screen_top": "Top of the screen, from the floor",
     "distance": "From your eye to the screen",
     "scale": "Size of the text",
-    "display": "What the desk's display shows",
+    "display": "What the desk’s display shows",
     "key": "Which key on the desk",
 }
 """On the client's paper and, translated, on their own page; by quantity, the desk's display and its key."""

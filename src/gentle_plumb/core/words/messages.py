@@ -105,7 +105,7 @@ ENGLISH: dict[str, str] = {
     # the papers
     "sign.due_past": "The follow-up date, {on}, is in the past.",
     "sign.call_back": "No call-back date for: {flag}.",
-    "paper.urgent": "Get urgent medical care, and don't wait, for any of these: {signs}.",
+    "paper.urgent": "Get urgent medical care, and don’t wait, for any of these: {signs}.",
     "paper.flags_denied": "Asked and denied: {flags}.",
     "paper.flags_unasked": "Not asked: {flags}.",
     "paper.table": "Dimensions not measured were estimated from {table}",

@@ -23,7 +23,7 @@ COLUMNS = {
     "client_id, visit_id": "Identifiers, as this program writes them. Leave them empty for a new client or visit.",
     "client": "The name. Needed.",
     "sex": "female, male, or empty.",
-    "work": "The client's work, in words.",
+    "work": "The client’s work, in words.",
     "visit_on": "The day of the visit: 2026-11-25 or 25.11.2026. Needed.",
     "posture": "How they sat: as_they_work or erect.",
     "footwear": "barefoot or shoes.",
@@ -191,7 +191,7 @@ def read_csv(raw: bytes) -> Read:
             (
                 str(lines.line_num),
                 "",
-                f"can't be read as CSV ({error}); save the table again as CSV",
+                f"can’t be read as CSV ({error}); save the table again as CSV",
             )
         )
     read.sheets = list(sheets.values())
@@ -209,7 +209,7 @@ def _sheet(
             (
                 number,
                 "visit_on",
-                f"“{cells.get('visit_on', '')}” can't be read as a day; write it as 2026-11-25 or 25.11.2026",
+                f"“{cells.get('visit_on', '')}” can’t be read as a day; write it as 2026-11-25 or 25.11.2026",
             )
         )
     if cells.get("sex", "") not in ("", "female", "male"):

@@ -71,7 +71,7 @@ def _head(held: dict[str, Any]) -> list[tuple[str, str, str]]:
     elif language.split("-")[0] == ENGLISH.language:
         result.append(("", "language", "English is there already"))
     if not isinstance(name, str) or not 0 < len(name.strip()) <= 60 or not _whole(name):
-        result.append(("", "name", "has to be the language's own name, 60 characters at most"))
+        result.append(("", "name", "has to be the language’s own name, 60 characters at most"))
     if held.get("direction") not in ("ltr", "rtl"):
         result.append(("", "direction", "has to be ltr or rtl"))
     return result

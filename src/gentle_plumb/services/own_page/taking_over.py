@@ -23,7 +23,7 @@ def take_over(
     """Write a round's answers into a visit of the same client; errors as the service's method says."""
     visit, client, entries, _, _ = records.open(member.practice_id, visit_id)
     if client.id != check.link.client_id:
-        raise NotFound("This visit is another client's.")
+        raise NotFound("This visit is another client’s.")
     if check.round.sent_at is None:
         raise NotReady([("answers", "they are not sent yet")])
     if check.link.agreed_at is None:

@@ -1531,7 +1531,7 @@ export type FieldId =
   | "report.share.heights"
   | "report.requests_by";
 
-/** A field's path that a checker has looked up. */
+/** A field’s path that a checker has looked up. */
 export function fieldId<Id extends FieldId>(id: Id): Id {
   return id;
 }

@@ -2964,7 +2964,7 @@ export interface components {
             precautions: string[];
             /** @description For “surgery”: what was operated on; none: any part may have been. */
             operated?: components["schemas"]["OperatedPart"] | null;
-            /** @description For “weakness” and “one_hand”: the side that is weaker or can't be used. */
+            /** @description For “weakness” and “one_hand”: the side that is weaker or can’t be used. */
             weak_side?: components["schemas"]["Hand"] | null;
             /**
              * Cleared
@@ -3019,7 +3019,7 @@ export interface components {
             sharp_to?: (number | string) | null;
             /**
              * Settle Steps
-             * @description In steps of the policy's settle_step; settle_by in their place.
+             * @description In steps of the policy’s settle_step; settle_by in their place.
              * @default 0
              */
             settle_steps: number;
@@ -4919,7 +4919,7 @@ export interface components {
             slope_deg?: number | null;
             /**
              * Keys Edge
-             * @description Keyboard's place, from the desk edge.
+             * @description Keyboard’s place, from the desk edge.
              */
             keys_edge?: (number | string) | null;
             /**
@@ -15525,7 +15525,7 @@ export interface operations {
             header?: never;
             path: {
                 visit_id: string;
-                /** @description The red flag's or the condition's name. */
+                /** @description The red flag’s or the condition’s name. */
                 about: string;
             };
             cookie?: never;

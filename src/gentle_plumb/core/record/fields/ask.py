@@ -100,7 +100,7 @@ consent = {
 
 _reason = FieldGroup("ask", "Reason")
 reason = _reason.words(
-    "reason", "Reason for the visit", help="In the client's own words.", needed=True, health=True
+    "reason", "Reason for the visit", help="In the client’s own words.", needed=True, health=True
 )
 place = _reason.choice("place", "Place", WorkPlace, noted_only=True)
 sit_stand = _reason.choice("sit_stand", "Experience of standing to work", StandingHabit)

@@ -60,7 +60,7 @@ sink = _at.length(
     80,
     part="seat",
     when=_task,
-    help="Only if the range is the manufacturer's (unloaded); this is subtracted.",
+    help="Only if the range is the manufacturer’s (unloaded); this is subtracted.",
 )
 depth = _at.span("depth", "Seat depth", 250, 700, ends=("shortest", "longest"), part="seat_depth")
 slope = _at.turn(

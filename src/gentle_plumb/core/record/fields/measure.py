@@ -25,7 +25,7 @@ class Origin(Choice):
 class Skip(Choice):
     """Why a dimension is left out."""
 
-    POSTURE = "posture", "Can't adopt the posture"
+    POSTURE = "posture", "Can’t adopt the posture"
     CLOTHING = "clothing", "Clothing is in the way"
     DECLINED = "declined", "Client declined"
     TOOL = "tool", "Instrument not available"

@@ -116,7 +116,7 @@ far_point = _eyes.words(
     "far_point",
     "Looks at",
     health=True,
-    help="Something far away, in the client's own words: the mast outside.",
+    help="Something far away, in the client’s own words: the mast outside.",
 )
 
 _movements = FieldGroup("pace.movement", "Movements")

@@ -28,7 +28,7 @@ class MeasuredBy(Choice):
 
     HAND = "hand", "By hand, typed"
     TAPE = "tape", "Read from the tape"
-    DISPLAY = "display", "From the desk's display"
+    DISPLAY = "display", "From the desk’s display"
 
 
 @dataclass(frozen=True, eq=False)

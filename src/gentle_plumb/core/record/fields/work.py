@@ -91,7 +91,7 @@ budget = _plan.amount(
     "",
     0,
     1_000_000,
-    help="In the practice's currency; compared with each plan.",
+    help="In the practice’s currency; compared with each plan.",
 )
 settle = _plan.length(
     "settle_by",
@@ -138,7 +138,7 @@ def finding(id: str) -> FindingFields:
         verdict=place.choice("verdict", "Verdict", Verdict),
         words=place.words("words", "My wording", health=True),
         reason=place.words("reason", "Reason for dismissing", health=True),
-        workplace=place.choice("workplace", "My words on the workplace's paper, too", YesNo),
+        workplace=place.choice("workplace", "My words on the workplace’s paper, too", YesNo),
     )
 
 
@@ -159,5 +159,5 @@ def own_finding(id: str) -> OwnFindingFields:
         why=place.words("why", "Why it matters", health=True),
         do=place.words("do", "What to do", health=True),
         severity=place.choice("severity", "Severity", Severity),
-        workplace=place.choice("workplace", "On the workplace's paper, too", YesNo),
+        workplace=place.choice("workplace", "On the workplace’s paper, too", YesNo),
     )
