@@ -142,7 +142,7 @@ UNUSUAL = (
         says={
             "seated.keys_midline": "Move to the left by 19.0 cm",
             "one_hand": "Sticky keys",
-            "mouse_one_hand_right": "Bring the mouse to the able side.",
+            "mouse_one_hand_right": "Move the mouse to the stronger side.",
         },
         never=("in the other hand",),
     ),

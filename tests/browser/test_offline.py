@@ -130,7 +130,7 @@ def test_a_whole_visit_without_network_outlives_the_browser_and_merges(
     step(page, "Look")
     expect(walk_to(page, "Seat height, client seated")).to_have_value("46,5")
     step(page, "Ask")
-    consent(page, "To take and keep photographs")
+    consent(page, "To take and keep photos")
     step(page, "Look")
     tab(page, "Photos")
     picture = tmp_path / "side.jpg"

@@ -137,7 +137,7 @@ def test_house_rules_are_kept_as_bundles(desk: Page, program):
     form = desk.get_by_role("form", name="Rule set")
     form.get_by_label("Name").fill("Sit back")
     pick(form, "Back", "Hips about 110°, leaning back")
-    pick(form, "Screen height, standing", "Centre 15° under the eye line")
+    pick(form, "Screen height, standing", "Centre 15° below the eye line")
     form.get_by_role("button", name="Save").click()
     desk.get_by_role("button", name="Sit back 2 of its own").click()
     expect(form.get_by_label("Back", exact=True)).to_contain_text("leaning back")

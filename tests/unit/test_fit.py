@@ -210,7 +210,7 @@ def test_findings_say_cause_before_instruction_worst_first():
     assert [one.key for one in found] == ["mouse", "screen_top"]
     assert found[0].cause == (
         "Mouse 45.0 cm, 10.5 cm further out than its target: "
-        "the upper arm stands out from the body (shoulder abduction 32°)."
+        "the upper arm is held away from the body (shoulder abduction 32°)."
     )
     assert found[0].instruction == "Bring in by 10.5 cm to 34.5 cm."
     assert found[1].cause.startswith("Screen top 11.0 cm below eye level: the neck bends down")

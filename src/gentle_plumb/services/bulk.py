@@ -197,7 +197,7 @@ class BulkService:
             return replace(job, state="done", says=f"{client.name} was imported."), None
         practice = self._accounts.practice(job.practice_id)
         file, count, withheld = self._papers(job, member, practice)
-        says = f"{count} papers" if count != 1 else "1 paper"
+        says = f"{count} reports" if count != 1 else "1 paper"
         if withheld:
             says += f"; {withheld} left out: the client has not consented to this copy, or it was not kept"
         return replace(job, state="done", says=f"{says}."), file

@@ -96,7 +96,7 @@ def test_what_has_become_of_them_is_said_and_noise_is_no_news(world, again):
     then = world.visits.results(owner, again[0], "cm")[1].causes
     assert len(told) == len(then)
     assert "The wrists are bent" in since.unchanged  # the feet of the keys are still out
-    assert "The picture is hard to read from the backrest" in since.not_assessed  # nobody looked
+    assert "The screen is hard to read when sitting back" in since.not_assessed  # nobody looked
     paper = world.reports.draft(owner, world.office.practice, now.id, "cm").content.client.since
     assert [line.split(":")[0] for line in paper.drift] == ["Surface, sitting"]
     assert service.since(owner, again[0], "cm") is None

@@ -10,7 +10,7 @@ class OperatedPart(Choice):
     """What was operated on."""
 
     NECK = "neck", "Neck or head"
-    TRUNK = "trunk", "Back, chest or belly"
+    TRUNK = "trunk", "Back, chest or abdomen"
     ARM = "arm", "Shoulder or arm"
     HAND = "hand", "Wrist or hand"
     LEG = "leg", "Hip, leg or foot"

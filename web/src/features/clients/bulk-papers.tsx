@@ -106,7 +106,7 @@ function OneJob({ job }: { job: Job }) {
   });
   const what =
     job.kind === "papers"
-      ? `${COPIES.find((copy) => copy.value === job.copy)?.label ?? ""} papers, ${longDate(job.since ?? "")} to ${longDate(job.until ?? "")}`
+      ? `${COPIES.find((copy) => copy.value === job.copy)?.label ?? ""} reports, ${longDate(job.since ?? "")} to ${longDate(job.until ?? "")}`
       : "Archive import";
   return (
     <li className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1 border-t border-hair py-2">

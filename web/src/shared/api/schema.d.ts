@@ -4919,7 +4919,7 @@ export interface components {
             slope_deg?: number | null;
             /**
              * Keys Edge
-             * @description Keyboard’s place, from the desk edge.
+             * @description Keyboard position, from the desk edge.
              */
             keys_edge?: (number | string) | null;
             /**

@@ -30,7 +30,7 @@ class Unconfirmed(Choice):
 
 
 unconfirmed = _at.choice(
-    "unconfirmed", "Findings not confirmed, on the client’s paper", Unconfirmed
+    "unconfirmed", "Findings not confirmed, in the client’s report", Unconfirmed
 )
 
 _share = FieldGroup("report.share", "Workplace", "share")
@@ -66,7 +66,7 @@ def cause(id: str) -> CauseFields:
     return CauseFields(
         words=place.words("words", "In my words", health=True),
         rank=place.amount("rank", "Place in the order", "", 1, MOST_RANK),
-        left_out=place.choice("left_out", "Left out of the client’s paper", YesNo),
+        left_out=place.choice("left_out", "Left out of the client’s report", YesNo),
     )
 
 

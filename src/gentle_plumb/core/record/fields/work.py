@@ -138,7 +138,7 @@ def finding(id: str) -> FindingFields:
         verdict=place.choice("verdict", "Verdict", Verdict),
         words=place.words("words", "My wording", health=True),
         reason=place.words("reason", "Reason for dismissing", health=True),
-        workplace=place.choice("workplace", "My words on the workplace’s paper, too", YesNo),
+        workplace=place.choice("workplace", "Also use my wording in the workplace copy", YesNo),
     )
 
 
@@ -159,5 +159,5 @@ def own_finding(id: str) -> OwnFindingFields:
         why=place.words("why", "Why it matters", health=True),
         do=place.words("do", "What to do", health=True),
         severity=place.choice("severity", "Severity", Severity),
-        workplace=place.choice("workplace", "On the workplace’s paper, too", YesNo),
+        workplace=place.choice("workplace", "Also include in the workplace copy", YesNo),
     )

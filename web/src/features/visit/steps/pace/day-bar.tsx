@@ -50,7 +50,7 @@ export function DayBar({
     >
       <figcaption className="sr-only">
         The day from {day.start} to {day.end}: {day.totals.sit} minutes sitting, {day.totals.stand}{" "}
-        standing, {day.totals.move} moving. See Hour by hour for each spell.
+        standing, {day.totals.move} moving. See Hour by hour for details.
       </figcaption>
       <Marks marks={bar.marks} inks={catalogue.inks} width={bar.width} height={bar.height} />
       {picked && (

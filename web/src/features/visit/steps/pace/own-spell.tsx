@@ -46,7 +46,7 @@ export function OwnSpell({
   const own = spell.kind === "own";
   return (
     <section
-      aria-label="One spell of the day"
+      aria-label="One period of the day"
       className="mb-3 flex max-w-[880px] flex-wrap items-end gap-x-5 gap-y-2 border border-ink/40 bg-ground p-3"
     >
       <p className="w-full text-sm">
