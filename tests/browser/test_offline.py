@@ -186,6 +186,7 @@ def test_while_the_server_is_busy_the_device_draws_by_itself(tablet, program):
         page.keyboard.press("Enter")
         flag = page.get_by_role("button", name=re.compile(rf"^Surface, seated.*{number}"))
         expect(flag).to_be_visible(timeout=PATIENCE)
+        saved(page)  # the page draws before it is answered
         return asked == []
 
     tablet.until(draws_by_itself)  # the server draws until Python has come

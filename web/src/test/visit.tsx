@@ -233,7 +233,7 @@ export function aWorkup(over: Partial<Workup> = {}): Workup {
     precautions: [],
     display: null,
     measured: [],
-    query: [],
+    doubtful: [],
     again: [],
     table_origin: "",
     set_order: [],

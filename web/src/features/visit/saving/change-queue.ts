@@ -15,7 +15,7 @@ import {
   settled,
   takenUp,
 } from "./field-state";
-import { failed, put, WAITS } from "./put";
+import { FailingChange, failed, put, WAITS } from "./put";
 import { UndoSteps } from "./undo-steps";
 
 type Entry = Schemas["Entry"];
@@ -30,8 +30,6 @@ type Typing = {
 
 const CONSENT = "ask.consent.";
 const RETRY_MS = [500, 1000, 2000, 4000, 8000];
-/** So often a change that makes the server fail is sent; then the others go on without it. */
-const MOST_FAILURES = 4;
 
 /**
  * Keeps everything typed into one visit: a stream of small changes, each with an id made here
@@ -54,7 +52,7 @@ export class ChangeQueue {
   private current: Pending | null = null;
   private onDisk = true;
   private failures = 0;
-  private broke = { id: "", times: 0 };
+  private readonly failing = new FailingChange();
   private signedOut = false;
   private keptAt: Date | null = null;
   private full = false;
@@ -321,7 +319,7 @@ export class ChangeQueue {
       return false;
     }
     if (WAITS.has(response.status)) return false;
-    if (response.status >= 500 && !this.givesUp(id)) return false;
+    if (response.status >= 500 && !this.failing.givesUp(id)) return false;
     const problem = (error as Problem | undefined) ?? failed(response.status);
     if (response.status === 409 && problem.type === "stale" && problem.current) {
       const held = problem.current as unknown as Entry;
@@ -353,12 +351,6 @@ export class ChangeQueue {
         .map((pending) => (pending === before ? change : pending));
     }
     this.cells.set(change.path, fieldTakenHere(this.cell(change.path), change, answer, newer));
-  }
-
-  /** A change that makes the server fail again and again must not hold up those behind it. */
-  private givesUp(id: string): boolean {
-    this.broke = { id, times: this.broke.id === id ? this.broke.times + 1 : 1 };
-    return this.broke.times >= MOST_FAILURES;
   }
 
   private look(): Snapshot {

@@ -24,3 +24,19 @@ export function put(
     body,
   });
 }
+
+/** So often a change that makes the server fail is sent; then the others go on without it. House value. */
+const MOST_FAILURES = 4;
+
+/** Counts how often one change has made the server fail: it must not hold up those behind it. */
+export class FailingChange {
+  private id = "";
+  private times = 0;
+
+  /** Note one failure more; whether that is enough. */
+  givesUp(id: string): boolean {
+    this.times = this.id === id ? this.times + 1 : 1;
+    this.id = id;
+    return this.times >= MOST_FAILURES;
+  }
+}

@@ -127,7 +127,7 @@ test("a spell of the rhythm is taken in hand under Hour by hour", async () => {
   const table = within(await screen.findByRole("table"));
   expect(table.queryByRole("button", { name: "Lunch" })).toBeNull();
   await userEvent.click(table.getByRole("button", { name: "Stand" }));
-  const one = within(await screen.findByRole("region", { name: "One spell of the day" }));
+  const one = within(await screen.findByRole("region", { name: "One period of the day" }));
   expect(one.getByText("From the pattern.")).toBeTruthy();
   await userEvent.click(one.getByRole("radio", { name: "Move" }));
   expect(acts.typeAll).toHaveBeenCalledWith(
@@ -146,7 +146,7 @@ test("a spell put by hand is given back to the rhythm; one who can’t stand is 
   const acts = open({ part: "spells", families });
   expect(await screen.findByText("by hand")).toBeTruthy();
   await userEvent.click(screen.getByRole("button", { name: "Sit" }));
-  const one = within(await screen.findByRole("region", { name: "One spell of the day" }));
+  const one = within(await screen.findByRole("region", { name: "One period of the day" }));
   expect(one.queryByRole("radio", { name: "Stand" })).toBeNull();
   expect(one.getByLabelText("Minutes")).toBeTruthy();
   await userEvent.click(one.getByRole("button", { name: "Back to the pattern" }));

@@ -23,20 +23,23 @@ const row = (key: string, setting: string) =>
   }) as unknown as Row;
 const answer = (surface: string) => [row("seat", "46"), row("surface", surface), row("mouse", "9")];
 
+let take: (rows: Row[]) => void = () => undefined;
+
+/** A page whose answers are kept as the program keeps them: what is equal stays the same object. */
+function Page() {
+  const [rows, setRows] = useState(answer("71"));
+  take = (next) => setRows((held) => replaceEqualDeep(held, next) as Row[]);
+  return (
+    <Folds open={null} onOpen={() => undefined}>
+      {rows.map((each) => (
+        <TargetRow key={each.key} row={each} next={false} open={false} />
+      ))}
+    </Folds>
+  );
+}
+
 test("an answer draws again only the rows that it changed", () => {
   const commits: string[] = [];
-  let take: (rows: Row[]) => void = () => undefined;
-  function Page() {
-    const [rows, setRows] = useState(answer("71"));
-    take = (next) => setRows((held) => replaceEqualDeep(held, next) as Row[]); // as answers are kept
-    return (
-      <Folds open={null} onOpen={() => undefined}>
-        {rows.map((each) => (
-          <TargetRow key={each.key} row={each} next={false} open={false} />
-        ))}
-      </Folds>
-    );
-  }
   const { container } = render(
     <Profiler id="targets" onRender={(_, phase) => commits.push(phase)}>
       <Page />
