@@ -178,17 +178,13 @@ def _before(answers: Answers, doubts: Sequence[LengthDoubt]) -> Iterator[Reason]
             ("station.feet", "station.desk_moves"),
         )
     if cares and (felt or off):
-        yield _reason(
-            "cares", "visit", "A condition with limits, and something out of range.", cares
-        )
+        yield _reason("cares", "visit", "A condition with limits, and something is off.", cares)
     elif cares:
         yield _reason("cares_only", "call", "A condition with limits.", cares)
     if medium:
         yield _reason("medium", "call", f"Discomfort of {MEDIUM} to {STRONG - 1}.", _named(medium))
     if len(off) >= MANY_OFF:
-        yield _reason(
-            "many_off", "call", f"{MANY_OFF} or more things to improve at the workstation.", off
-        )
+        yield _reason("many_off", "call", f"{MANY_OFF} or more workstation problems.", off)
     if doubts:
         yield _reason(
             "lengths",
