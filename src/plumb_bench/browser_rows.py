@@ -223,7 +223,7 @@ def _nudge_times(page: Page, caller: CurrentUser, address: str, rounds: int) -> 
     """From a tap on what is seen of the client to the drawing redrawn, to and fro."""
     page.goto(f"{address}/visits/{caller.not_set_yet}/set")
     page.get_by_test_id("elevation").wait_for()
-    page.get_by_role("radio", name="Target", exact=True).click()
+    page.get_by_role("radio", name="Setting", exact=True).click()
     page.get_by_role("button", name="Seat", exact=True).click()
     watch, spent = Stopwatch(page, "click"), []
     for index in range(rounds):

@@ -177,7 +177,7 @@ def test_a_palette_of_ones_own_is_kept_to_everywhere(desk: Page, program, palett
         return [read('CanvasText'), read('Canvas')];
     }""")
     expect(drawing.get_by_role("button").first).to_have_css("stroke", hers[0])
-    expect(desk.get_by_role("radio", name="Target")).to_have_css("background-color", hers[0])
+    expect(desk.get_by_role("radio", name="Setting")).to_have_css("background-color", hers[0])
     expect(desk.get_by_role("radio", name="As found")).not_to_have_css("background-color", hers[0])
     expect(desk.locator("body")).to_have_css("background-color", hers[1])
     assert violations(desk) == []
@@ -194,8 +194,8 @@ def test_nothing_moves_for_whom_it_should_not(desk: Page, program):
         )
         desk.get_by_role("radio", name="As found").click()
         expect(desk.get_by_role("radio", name="As found")).to_be_checked()
-        desk.get_by_role("radio", name="Target").click()
-        expect(desk.get_by_role("radio", name="Target")).to_be_checked()
+        desk.get_by_role("radio", name="Setting").click()
+        expect(desk.get_by_role("radio", name="Setting")).to_be_checked()
         moved = desk.evaluate("() => new Promise(requestAnimationFrame).then(() => window.moved)")
         assert (moved > 0) == (motion == "no-preference"), motion
 

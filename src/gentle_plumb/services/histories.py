@@ -116,7 +116,7 @@ class HistoryService:
             for report in reports
         ]
         if photos:
-            many = "1 photograph" if len(photos) == 1 else f"{len(photos)} photographs"
+            many = "1 photograph" if len(photos) == 1 else f"{len(photos)} photos"
             events.append(
                 HistoryEvent(
                     at=max(photo.added_at for photo in photos),
@@ -155,14 +155,20 @@ def _how(source: ValueSource) -> str:
 
 def _of_link(link: ClientLink) -> list[HistoryEvent]:
     what = "before the visit" if link.kind == "before" else "after the visit"
-    events = [HistoryEvent(at=link.made_at, kind="link", says=f"Own page {what}: link made")]
+    events = [
+        HistoryEvent(at=link.made_at, kind="link", says=f"Client’s page {what}: link created")
+    ]
     if link.opened_at is not None:
         events.append(
-            HistoryEvent(at=link.opened_at, kind="opened", says=f"Own page {what}: first opened")
+            HistoryEvent(
+                at=link.opened_at, kind="opened", says=f"Client’s page {what}: first opened"
+            )
         )
     if link.revoked_at is not None:
         events.append(
-            HistoryEvent(at=link.revoked_at, kind="revoked", says=f"Own page {what}: link closed")
+            HistoryEvent(
+                at=link.revoked_at, kind="revoked", says=f"Client’s page {what}: link closed"
+            )
         )
     return events
 
@@ -181,10 +187,10 @@ def _of_round(check_round: CheckRound, links: list[ClientLink]) -> HistoryEvent:
 
 
 def _of_mail(mail: OutgoingMail) -> HistoryEvent:
-    what = "Questions asked for" if mail.kind == "check" else "Link sent"
+    what = "Questions sent" if mail.kind == "check" else "Link sent"
     ended = {
-        "sent": f"{what} by mail to {mail.recipient}",
-        "failed": f"Mail to {mail.recipient} failed: {mail.trouble}",
-        "dropped": f"Mail to {mail.recipient} not sent: no longer wanted",
+        "sent": f"{what} by email to {mail.recipient}",
+        "failed": f"Email to {mail.recipient} failed: {mail.trouble}",
+        "dropped": f"Email to {mail.recipient} cancelled",
     }
     return HistoryEvent(at=mail.sent_at or mail.due_at, kind="mail", says=ended[mail.state])

@@ -138,7 +138,7 @@ function SideBar({ onLeave, onHelp }: Acts) {
           {night ? "Light mode" : "Dark mode"}
         </button>
         <button type="button" className={line} onClick={onHelp}>
-          <CircleHelp size={16} aria-hidden /> Shortcuts and symbols
+          <CircleHelp size={16} aria-hidden /> Help
         </button>
         <button type="button" className={line} onClick={onLeave}>
           <LogOut size={16} aria-hidden /> Sign out
@@ -202,7 +202,7 @@ function BottomBar({ onLeave, onHelp }: Acts) {
               {night ? "Light mode" : "Dark mode"}
             </DropdownMenu.Item>
             <DropdownMenu.Item className={item} onSelect={onHelp}>
-              Shortcuts and symbols
+              Help
             </DropdownMenu.Item>
             <DropdownMenu.Item className={item} onSelect={onLeave}>
               Sign out

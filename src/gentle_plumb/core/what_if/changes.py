@@ -13,7 +13,7 @@ from ..presentation import apart_text, hard_limit_words, value_text
 from ..record import Field, fields
 from ..tolerances import SAME_DEG, SAME_MM
 from ..units import LengthUnit
-from ..words import say_change, say_degrees, say_joint, unit_of
+from ..words import say_amount, say_degrees, say_joint
 from .analysis import VisitAnalysis
 
 POSTURES: tuple[Posture, Posture] = ("seated", "standing")
@@ -127,12 +127,12 @@ def _settings_off(assessed: Assessment, unit: LengthUnit) -> list[FindingSummary
         if effect is None:
             continue
         where = ", standing" if assessed.posture == "standing" else ""
-        by = say_change(quantity, excess, unit)
-        sign = "°" if quantity.unit == "deg" else f" {unit_of(quantity, unit)}"
+        apart = say_amount(quantity, abs(excess), unit)
+        side = quantity.over if excess > 0 else quantity.under
         summaries.append(
             FindingSummary(
                 id=f"{assessed.posture}.{quantity.key}",
-                text=f"{quantity.label}{where} {by}{sign} out of range: {effect}.",
+                text=f"{quantity.label}{where} {apart} {side} its range: {effect}.",
             )
         )
     return summaries

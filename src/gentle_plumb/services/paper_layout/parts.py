@@ -221,7 +221,7 @@ def joints(table: Sequence[PaperJoint]) -> list[Block]:
     ]
     columns = [
         Column(title="Joint", share=1.0),
-        *(Column(title=title, align="right") for title in ("Range", "Before", "Target")),
+        *(Column(title=title, align="right") for title in ("Range", "Before", "Planned")),
     ]
     return section("Joints", Table(columns=columns, rows=rows)) if rows else []
 
@@ -266,7 +266,7 @@ def figure(paper: ClientPaper | WorkplacePaper | RecordPaper, alt: str) -> list[
         "as left. Flags show the height as left and what still has to change; thick ticks mark "
         "the target."
         if paper.scene_shows == "left"
-        else "at target. Flags show the target and what has to change; thick ticks mark the height as found."
+        else "as planned. Flags show the setting and what has to change; thick ticks mark the height as found."
     )
     return [Drawing(of="scene", alt=alt, caption=f"Side view to scale, {flags}")]
 

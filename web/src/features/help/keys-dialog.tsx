@@ -30,7 +30,7 @@ const KEYS: [string, string][] = [
   ],
   ["u", "Switch units: cm, mm, in"],
   ["o", "Overlay seated and standing on or off"],
-  ["f", "Show as found, target or as left"],
+  ["f", "Show as found, setting or as left"],
   ["e, w", "In a visit: hide or show the drawing; drawing only"],
   ["arrows", "Body map: next region. Photo: move the point by 1 px (Shift: 10 px)"],
   ["0 … 9, +", "Body map: discomfort intensity"],

@@ -133,7 +133,7 @@ function Switches({ head }: { head: React.ReactNode }) {
           }
           choices={[
             { value: "found", label: "As found" },
-            { value: "target", label: "Target" },
+            { value: "target", label: "Setting" },
             { value: "left", label: "As left" },
           ]}
         />

@@ -28,7 +28,7 @@ test("the day is laid out over the width there is, and told in figures", async (
   expect(server.calls[0]?.query).toEqual({ place: "main", week: "1", width: "900" });
   const value = (name: string) => screen.getByText(name).nextSibling?.textContent;
   expect(value("sitting")).toBe("300 min");
-  expect(value("strain, found → aimed")).toBe("120 → 40 min");
+  expect(value("strain, found → planned")).toBe("120 → 40 min");
   expect(screen.getByText(/300 minutes sitting, 100 standing/)).toBeTruthy();
 });
 

@@ -191,7 +191,7 @@ function Totals({ page, day }: { page: Schemas["DayPage"]; day: Schemas["DayView
       : []),
   ];
   if (page.strain_before !== null && page.strain_after !== null)
-    figures.push(["strain, found → aimed", `${page.strain_before} → ${page.strain_after} min`]);
+    figures.push(["strain, found → planned", `${page.strain_before} → ${page.strain_after} min`]);
   return (
     <dl className="flex flex-wrap gap-x-6 gap-y-1 text-sm">
       {figures.map(([name, value]) => (

@@ -130,7 +130,7 @@ function StepList({
       <thead>
         <tr className="border-b border-ink text-left">
           <th className="py-1 font-semibold">Adjust in this order</th>
-          <th className="pl-2 text-right font-semibold">Target</th>
+          <th className="pl-2 text-right font-semibold">Setting</th>
           <th className="pl-2 text-right font-semibold whitespace-nowrap">Left at</th>
           <th className="pl-2 text-right font-semibold whitespace-nowrap">Still off</th>
         </tr>

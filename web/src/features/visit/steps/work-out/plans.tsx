@@ -230,7 +230,7 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
             </Button>
             {plan.id !== "own" && plan.added.length > 0 && (
               <Button look="quiet" onClick={() => take(plan.added.map((added) => added.key))}>
-                Start my own plan from this
+                Copy to my own plan
               </Button>
             )}
           </span>
