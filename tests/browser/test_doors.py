@@ -69,10 +69,10 @@ def test_a_client_is_hidden_from_a_colleague_then_erased_with_a_proof(page, prog
     expect(owner.get_by_role("heading", name="Alma Trewin")).to_be_visible()
     owner.goto(f"{program.address}/clients")
     owner.get_by_role("link", name="Alma Trewin").click()
-    owner.get_by_role("button", name="Who can see them").click()
+    owner.get_by_role("button", name="Access").click()
     owner.get_by_role("radio", name="Selected members only").click()
     owner.get_by_role("dialog").get_by_role("button", name="Save").click()
-    expect(owner.get_by_text("Seen by some of the practice only")).to_be_visible()
+    expect(owner.get_by_text("Only selected members can see this client")).to_be_visible()
 
     context = browser.new_context(base_url=program.address, service_workers="block")
     other = sign_in(context.new_page(), program, who=1)
@@ -86,7 +86,7 @@ def test_a_client_is_hidden_from_a_colleague_then_erased_with_a_proof(page, prog
     owner.get_by_role("button", name="Delete client").click()
     proof = owner.get_by_role("dialog", name="Deleted")
     expect(proof).to_contain_text("1 visit")
-    expect(proof).to_contain_text("nothing of it is left")
+    expect(proof).to_contain_text("nothing is left in the database")
     with owner.expect_download() as paper:
         proof.get_by_role("button", name="Certificate for the client").click()
     assert paper.value.path().read_bytes().startswith(b"%PDF")

@@ -142,14 +142,14 @@ def finish(hand: Hand) -> None:
     at(hand, "/work")
     next_part(hand)
     at(hand, "/set")
-    hand.press(button(hand, re.compile(r"The other \d+: set as worked out")))
+    hand.press(button(hand, re.compile(r"The other \d+: set to target")))
     hand.press(button(hand, re.compile("^6 Pace")))
     hand.choose(button(hand, re.compile("suggested"), "radio"))
     next_part(hand)
     hand.press(button(hand, "In 4 weeks"))
     hand.press(button(hand, "Sign version 1…"))
     hand.press(page.get_by_role("dialog").get_by_role("button", name="Sign version 1"))
-    expect(button(hand, re.compile("Client.s paper, version 1"), "link")).to_be_visible()
+    expect(button(hand, re.compile("Client.s report, version 1"), "link")).to_be_visible()
 
 
 def whole_visit(hand: Hand, program) -> None:

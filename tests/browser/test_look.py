@@ -172,7 +172,7 @@ def test_what_waits_for_consent_is_kept_once_it_is_given_and_gone_when_withdrawn
     assert held()["typed"] == "Belly meets the desk."
     desk.get_by_role("button", name="Withdraw: To keep health notes", exact=True).click()
     expect(
-        desk.get_by_text("All health notes and everything in own words in this visit are erased")
+        desk.get_by_text("All health notes and free text in this visit are deleted")
     ).to_be_visible()
     desk.get_by_role("button", name="Withdraw consent").click()
     expect(desk.get_by_text("Withdrawn")).to_be_visible()

@@ -106,9 +106,9 @@ def test_exchanged_fields_are_put_right_and_a_doubt_is_kept_with_a_reason(desk: 
         desk.get_by_role("heading", name="Shoulder-elbow length", exact=True)
     ).to_be_visible()  # the first in doubt
     desk.get_by_role("button", name="query: Elbow-fingertip length").click()
-    expect(desk.get_by_text("would each fit far better in the other’s place")).to_be_visible()
+    expect(desk.get_by_text("would fit much better the other way round")).to_be_visible()
     desk.get_by_label("First reading").press("o")
-    expect(desk.get_by_text("would each fit far better")).to_be_hidden()
+    expect(desk.get_by_text("would fit much better")).to_be_hidden()
     expect(desk.get_by_label("First reading")).to_have_value("46.8")
     for label in ("First reading", "Second reading"):
         desk.get_by_label(label).fill("52")
@@ -190,7 +190,7 @@ def test_a_file_is_shown_before_it_is_written_and_a_broken_one_refused(
     file.write_text("client,visit_on,stature_mm\nTove Lind,2026-10-02,1590\nBo,yesterday,12\n")
     desk.get_by_label("File to import").set_input_files(file)
     alert = desk.get_by_role("alert")
-    expect(alert).to_contain_text("Nothing is taken in")
+    expect(alert).to_contain_text("Nothing has been imported")
     expect(alert).to_contain_text("“yesterday” can’t be read as a day")
     expect(desk.get_by_role("button", name=re.compile("Take in"))).to_be_hidden()
 
@@ -246,10 +246,10 @@ def test_shoes_are_asked_for_their_heel_and_lose_it(desk: Page, program):
         desk.get_by_test_id("elevation").get_by_text(re.compile(r"^4\d\.\d\scm$")).text_content()
     )
     desk.get_by_role("radio", name="In shoes").click()
-    expect(desk.get_by_text("the heel is not noted")).to_be_visible()
+    expect(desk.get_by_text("heel height not recorded")).to_be_visible()
     desk.get_by_label("Heel height of that shoe").fill("3")
     desk.get_by_label("Heel height of that shoe").press("Tab")
-    expect(desk.get_by_text("the heel is not noted")).to_be_hidden()
+    expect(desk.get_by_text("heel height not recorded")).to_be_hidden()
     expect(desk.get_by_text("heel of 3.0 subtracted")).to_be_visible()
     less = f"{float(barefoot.split()[0]) - 3:.1f} cm"
     expect(desk.get_by_test_id("elevation").get_by_text(less)).to_be_visible()

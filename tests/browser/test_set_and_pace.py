@@ -27,7 +27,7 @@ def test_a_step_listens_to_the_person(desk: Page, program):
     why = entry(desk, program, "work.seated.armrest.why", "Hugo")
     assert why["typed"] == "Shoulders rise"
     choose(desk, "The client says", "Hurts")
-    expect(desk.get_by_text("Stop here. Pain overrules the number")).to_be_visible()
+    expect(desk.get_by_text("Stop here. Pain overrides the number")).to_be_visible()
     expect(desk.get_by_role("row", name=re.compile("^Armrests"))).to_contain_text("stopped")
     choose(desk, "The client says", "Good")
     expect(desk.get_by_role("row", name=re.compile("^Armrests"))).not_to_contain_text("stopped")
@@ -83,7 +83,7 @@ def test_the_settle_in_clock_is_seen_on_every_step_and_survives_a_reload(desk: P
 def test_a_limit_binds_the_day_until_it_is_cleared(desk: Page, program):
     open_step(desk, program, "Wilma", "pace")
     limits = desk.get_by_role("list", name="Limits for the day")
-    expect(limits).to_contain_text("Standing only in short spells")
+    expect(limits).to_contain_text("Standing only for short periods")
     forty = desk.get_by_role("radio", name=re.compile("^40 sit · 20 stand"))
     expect(forty).to_be_disabled()
     limits.get_by_text("Cleared or changed…").first.click()
