@@ -354,6 +354,10 @@ def test_a_language_is_added_by_a_file_and_whole_with_english(owner, app, made, 
     assert page["messages"]["page.back"] == english["messages"]["page.back"]
     assert owner.http.delete("/api/languages/ar").status_code == 204
     assert phone.http.get("/api/own/page").json()["language"] == "en"
+    listed = [(one["language"], one["built_in"]) for one in owner.http.get("/api/languages").json()]
+    assert listed == [("en", True), ("de", True), ("es", True)]
+    german = phone.http.get("/api/own/page", params={"language": "de"}).json()
+    assert (german["language"], german["messages"]["page.next"]) == ("de", "Weiter")
 
 
 def test_one_line_of_time(owner, made, phone, after):

@@ -23,6 +23,7 @@ from gentle_plumb.core.own_page import (
 )
 from gentle_plumb.services.errors import BadFile
 from gentle_plumb.services.own_page import ENGLISH, read_catalogue
+from gentle_plumb.services.own_page.catalogues import BUILT_IN, languages_with
 
 NONE = {f"sign.{id}": "no" for id in RED_FLAGS}
 ASKED = {one.id: one for one in questions_before()}
@@ -163,12 +164,31 @@ def test_no_mail_says_a_word_about_health():
     assert not re.search(health, words, re.IGNORECASE)
 
 
+GAP = re.compile(r"\{\w+\}")
+ALIKE = {"page.of", "door.code", "move.start", "page.no", "consent.no", "region.belly"}
+"""Messages that read the same in another language: a name alone, Code, Start, No, Abdomen."""
+
+
+@pytest.mark.parametrize("language", sorted(BUILT_IN.keys() - {"en"}))
+def test_a_language_that_is_built_in_is_whole(language):
+    messages = BUILT_IN[language].messages
+    assert messages.keys() == ENGLISH.messages.keys()
+    for name, english in ENGLISH.messages.items():
+        assert sorted(GAP.findall(messages[name])) == sorted(GAP.findall(english)), name
+        same = messages[name] == english
+        assert not same or name in ALIKE or english in ("No", "Yes"), name
+        assert len(messages[name]) <= 2 * len(english) + 24, name
+    mails = " ".join(text for name, text in messages.items() if name.startswith("mail."))
+    health = r"schmerz|gesund|krank|dolor|salud|síntoma|diagn|haltung|postura"
+    assert not re.search(health, mails, re.IGNORECASE)
+
+
 @pytest.mark.parametrize(
     ("raw", "says"),
     [
         (b"\xff", "no JSON"),
         (b"[]", "no object"),
-        (b'{"language": "en", "name": "E", "direction": "ltr", "messages": {}}', "not added"),
+        (b'{"language": "e", "name": "E", "direction": "ltr", "messages": {}}', "not added"),
         (b'{"language": "ar", "name": "A", "direction": "up", "messages": {}}', "not added"),
         (b'{"language": "ar", "name": "A", "direction": "rtl", "messages": []}', "not added"),
     ],
@@ -176,3 +196,14 @@ def test_no_mail_says_a_word_about_health():
 def test_a_language_that_can_not_be_used_is_refused_whole(raw, says):
     with pytest.raises(BadFile, match=says):
         read_catalogue(raw)
+
+
+def test_a_practices_file_changes_what_it_holds_and_leaves_the_rest_as_built_in():
+    mine = read_catalogue(
+        '{"language": "de", "name": "Deutsch", "direction": "ltr", '
+        '"messages": {"page.next": "Nächste Frage"}}'.encode()
+    )
+    german = languages_with([mine])["de"].messages
+    assert german["page.next"] == "Nächste Frage"
+    assert german["page.back"] == BUILT_IN["de"].messages["page.back"] == "Zurück"
+    assert languages_with([])["de"] is BUILT_IN["de"]

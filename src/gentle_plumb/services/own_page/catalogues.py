@@ -1,9 +1,11 @@
-"""The messages of the client's page: English whole, a practice's own languages beside it."""
+"""The messages of the client's page: the languages built in, and a practice's own beside or over them."""
 
 from __future__ import annotations
 
 import json
 import re
+from collections.abc import Iterable
+from dataclasses import replace
 from importlib.resources import files
 from typing import Any, cast
 
@@ -31,6 +33,28 @@ def _english() -> MessageCatalogue:
 
 ENGLISH = _english()
 """Every message there is, by its name."""
+
+
+def _built_in(language: str) -> MessageCatalogue:
+    held = json.loads(files(__package__).joinpath(f"{language}.json").read_text("utf-8"))
+    return MessageCatalogue(**held)
+
+
+BUILT_IN = {"en": ENGLISH, **{language: _built_in(language) for language in ("de", "es")}}
+"""Languages that ship with the program, complete, by their tag."""
+
+
+def languages_with(own: Iterable[MessageCatalogue]) -> dict[str, MessageCatalogue]:
+    """Return the languages by their tag: those built in, with a practice's own beside or over them.
+
+    A practice's file for a language that is built in changes the messages it holds; the others stay.
+    """
+    languages = dict(BUILT_IN)
+    for catalogue in own:
+        below = BUILT_IN.get(catalogue.language)
+        messages = {**(below.messages if below else {}), **catalogue.messages}
+        languages[catalogue.language] = replace(catalogue, messages=messages)
+    return languages
 
 
 def translated(catalogue: MessageCatalogue) -> dict[str, str]:
@@ -68,8 +92,6 @@ def _head(held: dict[str, Any]) -> list[tuple[str, str, str]]:
     language, name = held.get("language"), held.get("name")
     if not isinstance(language, str) or not LANGUAGE.fullmatch(language):
         result.append(("", "language", "has to be a language tag, as ar or pt-BR"))
-    elif language.split("-")[0] == ENGLISH.language:
-        result.append(("", "language", "English is there already"))
     if not isinstance(name, str) or not 0 < len(name.strip()) <= 60 or not _whole(name):
         result.append(("", "name", "has to be the language’s own name, 60 characters at most"))
     if held.get("direction") not in ("ltr", "rtl"):
@@ -110,4 +132,5 @@ def language_view(catalogue: MessageCatalogue) -> LanguageView:
         name=catalogue.name,
         direction=catalogue.direction,
         open=len(left),
+        built_in=catalogue is BUILT_IN.get(catalogue.language),
     )

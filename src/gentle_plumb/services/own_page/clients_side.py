@@ -21,7 +21,7 @@ from ..models import Change, Check, CheckRound, Client, ClientLink, Entry, Given
 from ..photos import PhotoService, photo_head
 from ..ports import Clock, Records
 from ..throttle import Attempts
-from .catalogues import ENGLISH, language_view, translated
+from .catalogues import ENGLISH, language_view, languages_with, translated
 from .models import OwnDoorView, OwnDoubt, OwnQuestion, OwnRound, OwnSheet, OwnView
 from .ports import OwnPages
 from .sheets import basis_of, doubts_of, drawings_of, numbers_of, request_of, urgency_of
@@ -82,7 +82,7 @@ class OwnPageService:
         link = self._pages.link_by_token(token)
         own = self._pages.catalogues(link.practice_id) if link is not None else []
         wanted = link.language if link is not None else ENGLISH.language
-        catalogue = next((catalogue for catalogue in own if catalogue.language == wanted), ENGLISH)
+        catalogue = languages_with(own).get(wanted, ENGLISH)
         return OwnDoorView(
             language=catalogue.language,
             direction=catalogue.direction,
@@ -119,10 +119,7 @@ class OwnPageService:
     def page(self, who: OwnCaller, language: str | None = None) -> OwnView:
         """The page in a language of the practice's: the link's own where none is asked for."""
         link, practice = who.link, who.practice
-        known = {
-            catalogue.language: catalogue
-            for catalogue in (ENGLISH, *self._pages.catalogues(practice.id))
-        }
+        known = languages_with(self._pages.catalogues(practice.id))
         catalogue = known.get(language or link.language) or ENGLISH
         today = practice.day(self._clock())
         basis = basis_of(self._records, link)

@@ -19,7 +19,7 @@ from ..errors import NotFound, NotReady
 from ..models import Check, CheckRound, ClientLink, LinkKind, Member, Practice, view_of
 from ..ports import Clock, Records
 from ..reports import require_consent
-from .catalogues import ENGLISH
+from .catalogues import languages_with
 from .mail import MailService
 from .models import AnswerView, CheckView, LinkView, ReasonView, TakenOver, WaitingCheck
 from .ports import OwnPages
@@ -118,12 +118,12 @@ class LinkService:
         snapshot = self._records.load_snapshot(member.practice_id, visit_id)
         if snapshot.client.id in self._hidden_from(member):
             raise NotFound("There is no such visit.")
-        known = [ENGLISH, *self._pages.catalogues(practice.id)]
-        if language not in {catalogue.language for catalogue in known}:
+        known = languages_with(self._pages.catalogues(practice.id))
+        if language not in known:
             raise UnknownName(
                 field="language",
                 value=language,
-                message=f"Language: “{language}” is none of {', '.join(catalogue.language for catalogue in known)}.",
+                message=f"Language: “{language}” is none of {', '.join(known)}.",
             )
         lasts = USUAL_DAYS[kind] if days is None else days
         if not LEAST_DAYS <= lasts <= MOST_DAYS:

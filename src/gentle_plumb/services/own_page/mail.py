@@ -17,7 +17,7 @@ from ..errors import NotReady
 from ..models import CheckRound, Client, ClientLink, LetterOut, MailKind, OutgoingMail, Practice
 from ..ports import Clock
 from ..sending import MailSender, hand_over
-from .catalogues import ENGLISH, translated
+from .catalogues import ENGLISH, languages_with, translated
 from .ports import OwnPages
 
 HOUR = time(9)
@@ -119,7 +119,7 @@ class MailService:
             raise handed.again
 
     def _letter(self, practice: Practice, link: ClientLink, mail: OutgoingMail) -> LetterOut:
-        known = {catalogue.language: catalogue for catalogue in self._pages.catalogues(practice.id)}
+        known = languages_with(self._pages.catalogues(practice.id))
         words = translated(known.get(link.language, ENGLISH))
         gaps = {"practice": practice.name, "link": mail.url, "until": link.ends_on.isoformat()}
 

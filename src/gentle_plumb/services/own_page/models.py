@@ -23,12 +23,16 @@ class OwnPart(BaseModel):
 
 
 class LanguageView(OwnPart):
-    """A language the page is there in; ``open`` counts the messages that are English still."""
+    """A language the page is there in; ``open`` counts the messages that are still English.
+
+    ``built_in`` says that it is as it ships with the program.
+    """
 
     language: str
     name: str
     direction: Direction
     open: int
+    built_in: bool
 
 
 class OwnNumbers(OwnPart):

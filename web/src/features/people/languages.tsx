@@ -5,7 +5,7 @@ import { Button } from "@/shared/ui/button";
 import { Download } from "@/shared/ui/download";
 import { Notice } from "@/shared/ui/notice";
 
-/** The languages of clients' own pages: English, and what the practice adds by file. */
+/** The languages of clients’ pages: those built in, and what the practice adds or changes by file. */
 export function Languages() {
   const languages = useLanguages().data ?? [];
   const { add, send, drop } = useLanguageDeeds();
@@ -27,7 +27,7 @@ export function Languages() {
                 {language.direction === "rtl" && ", right to left"}
               </span>
             </span>
-            {language.language !== "en" && (
+            {!language.built_in && (
               <Button
                 look="quiet"
                 disabled={drop.isPending}
@@ -74,7 +74,7 @@ export function Languages() {
       </div>
       <p className="mt-2 text-sm text-soft">
         Translate the messages in the file, set the language, name and direction, and add it here.
-        Anything left out is shown in English.
+        Anything left out is shown as built in, or in English.
       </p>
     </section>
   );

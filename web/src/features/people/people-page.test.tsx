@@ -216,8 +216,8 @@ test("a language file that can’t be read says line by line what is wrong with 
   const { server } = await open({
     "GET /api/languages": {
       body: [
-        { language: "en", name: "English", direction: "ltr", open: 0 },
-        { language: "he", name: "עברית", direction: "rtl", open: 4 },
+        { language: "en", name: "English", direction: "ltr", open: 0, built_in: true },
+        { language: "he", name: "עברית", direction: "rtl", open: 4, built_in: false },
       ],
     },
     "PUT /api/languages": refused(422, "2 messages can’t be used.", {

@@ -5640,7 +5640,9 @@ export interface components {
         };
         /**
          * LanguageView
-         * @description A language the page is there in; ``open`` counts the messages that are English still.
+         * @description A language the page is there in; ``open`` counts the messages that are still English.
+         *
+         *     ``built_in`` says that it is as it ships with the program.
          */
         LanguageView: {
             /** Language */
@@ -5654,6 +5656,8 @@ export interface components {
             direction: "ltr" | "rtl";
             /** Open */
             open: number;
+            /** Built In */
+            built_in: boolean;
         };
         /**
          * LaptopView
