@@ -90,7 +90,7 @@ test("without a period nothing is ever due, and the page says so", async () => {
 });
 
 const running: Schemas["Running"] = {
-  version: "0.20.0",
+  version: "0.21.0",
   backups: true,
   late: false,
   backup_trouble: null,
