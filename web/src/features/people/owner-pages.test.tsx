@@ -108,7 +108,7 @@ test("an owner sees the last backup, what waits and which version runs", async (
   const backups = await screen.findByRole("region", { name: "Backups" });
   expect(backups.textContent).toContain("12.3 MB, encrypted and read back.");
   expect(backups.textContent).toContain("kept for 14 days");
-  expect(screen.getByText(/2 waiting, 1 failed.*Gentle Plumb 0\.20\.0/)).toBeTruthy();
+  expect(screen.getByText(/2 waiting, 1 failed.*Gentle Plumb 0\.21\.0/)).toBeTruthy();
   expect(screen.queryByRole("alert")).toBeNull();
 });
 
