@@ -78,7 +78,7 @@ def test_what_may_not_leave_is_left_out_and_said(owner, colleague, signed, worke
     ask(colleague, clock)
     worker()
     [mine] = owner.http.get("/api/bulk").json()
-    assert mine["says"].startswith("0 papers; 1 left out: the client has not agreed")
+    assert mine["says"].startswith("0 reports; 1 left out: the client has not consented")
     [theirs] = colleague.http.get("/api/bulk").json()
     assert theirs["says"] == "0 papers."  # who is hidden from them is not even counted
     wrong = {"since": "2026-02-02", "until": "2026-02-01"}

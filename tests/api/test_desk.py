@@ -40,7 +40,7 @@ def test_a_collision_in_the_middle_of_a_move_is_refused_until_it_is_stopped(owne
         electric_desk.now += 0.2
     assert last.status_code == 503
     assert "hit something at 78" in last.json()["detail"]
-    assert "cm. Clear the way" in last.json()["detail"]
+    assert "cm. Clear the area" in last.json()["detail"]
     assert hold(owner, 1050).status_code == 503
     at = owner.http.post("/api/desk/stop").json()["at"]
     assert 755 <= at <= 768  # it went back
@@ -48,7 +48,7 @@ def test_a_collision_in_the_middle_of_a_move_is_refused_until_it_is_stopped(owne
 
 
 @pytest.mark.parametrize(
-    ("fault", "words"), [(b"FAULT drop", "hung up"), (b"FAULT stuck", "motor does not turn")]
+    ("fault", "words"), [(b"FAULT drop", "disconnected"), (b"FAULT stuck", "motor does not turn")]
 )
 def test_what_goes_wrong_is_said(owner, electric_desk, fault, words):
     electric_desk.answer(fault)

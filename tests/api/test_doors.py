@@ -245,7 +245,7 @@ def test_a_password_is_reset_for_a_colleague(owner, app, office, deliver, mail_f
     assert page.sign_in(office.reader, PASSWORD).status_code == 200  # until another one is chosen
     assert choose(page, token).status_code == 204
     assert page.sign_in(office.reader, PASSWORD).status_code == 401
-    assert "Somebody asked" in letter.text
+    assert "Someone asked" in letter.text
 
 
 def test_nobody_in_the_middle_of_a_visit_loses_its_client_without_a_word(owner, colleague, office):

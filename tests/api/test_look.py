@@ -104,7 +104,7 @@ def test_a_picture_over_the_limit_is_told_so(owner, agreed):
     told = heavy.json()
     assert (heavy.status_code, told["type"]) == (422, "bad-picture")
     assert (told["high"], told["unit"], told["field"]) == (MOST_BYTES, "bytes", "picture")
-    assert "at most 25.0 MB" in told["detail"]
+    assert "the limit is 25.0 MB" in told["detail"]
     assert send(owner, agreed, b"not a picture").json()["type"] == "bad-picture"
 
 

@@ -62,7 +62,7 @@ def test_the_drawing_turns_to_the_pose_and_what_to_measure_again_is_ranked(owner
 def test_instruments_answer_fail_and_are_set(owner, visit, tape):
     found = {one["id"]: one for one in owner.http.get("/api/instruments").json()}
     assert (found["tape"]["unit"], found["tape"]["battery"]) == ("cm", 88)
-    assert "No height rod is set up" in found["rod"]["trouble"]
+    assert "No height rod connected" in found["rod"]["trouble"]
     where = f"/api/visits/{visit}/instruments/tape/readings"
     typed = owner.http.post(where, json={"dimension": "stature"}).json()["typed"]
     assert owner.type(visit, "measure.stature.first", typed).status_code == 200

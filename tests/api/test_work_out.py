@@ -110,7 +110,7 @@ def test_a_further_place_is_worked_out_by_itself_and_stands_in_the_one_report(ow
     assert counter["name"] == "Counter by the door"
     assert any(words.startswith("Surface: ") for words in counter["moves"])
     (shared,) = paper["workplace"]["places"]
-    assert (shared["name"], shared["actions"]) == ("Place 2", [])  # no words of anybody's own
+    assert (shared["name"], shared["actions"]) == ("Workplace 2", [])  # no words of anybody's own
     pdf = owner.http.get(f"/api/visits/{visit}/report.pdf")
     assert pdf.content.startswith(b"%PDF")
 

@@ -26,7 +26,7 @@ def link_for(page, program, email):
 
 def test_an_invited_assistant_comes_in_and_finds_names_but_no_visit(page, program, browser):
     owner = sign_in(page, program)
-    owner.get_by_role("link", name="Practice").click()
+    owner.get_by_role("link", name="Practice", exact=True).click()
     owner.get_by_role("button", name="Invite a member").click()
     form = owner.get_by_role("dialog")
     form.get_by_label("Name", exact=True).fill("Wim Aldous")

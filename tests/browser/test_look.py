@@ -108,7 +108,7 @@ def test_what_is_no_picture_is_said_in_its_place(desk: Page, program, tmp_path):
            }"""
     )
     assert told[0] == 422
-    assert "has 27.0 MB" in told[1]
+    assert "The photo is 27.0 MB" in told[1]
 
 
 def test_a_sign_stays_in_sight_and_stops_the_signature(desk: Page, program):
@@ -197,7 +197,7 @@ def test_what_is_not_kept_says_so_where_it_was_tapped(
     nape.focus()
     nape.press("4")
     refused = desk.get_by_role("alert").filter(has_text="consent to keep health notes")
-    expect(refused).to_contain_text("Not kept yet")
+    expect(refused).to_contain_text("Not saved yet")
 
     other = sign_in(browser.new_context(**browser_context_args).new_page(), program, who=1)
     for page in (desk, other):

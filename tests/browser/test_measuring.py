@@ -68,7 +68,7 @@ def test_a_dimension_without_the_mouse_from_reading_to_reason(desk: Page, progra
 
 def test_the_tape_answers_one_key_in_the_unit_it_is_set_to(desk: Page, program):
     open_dimension(desk, program, "Greta", "Popliteal height")
-    pick(desk, "The tape’s unit", "mm")
+    pick(desk, "Unit of the tape", "mm")
     for _ in range(8):  # it fails now and then, as things do
         if desk.get_by_label("First reading").input_value():
             break
@@ -80,7 +80,7 @@ def test_the_tape_answers_one_key_in_the_unit_it_is_set_to(desk: Page, program):
     kept(desk)
     assert entry(desk, program, "measure.popliteal_height.with", "Greta")["value"] == "tape"
     expect(desk.get_by_text("one reading")).to_be_visible()
-    pick(desk, "The tape’s unit", "cm")
+    pick(desk, "Unit of the tape", "cm")
 
 
 def test_a_device_that_types_needs_no_field_and_a_digit_stays_a_step_key(desk: Page, program):
@@ -183,7 +183,7 @@ def test_a_file_is_shown_before_it_is_written_and_a_broken_one_refused(
     expect(
         desk.get_by_role("row", name=re.compile("Tove Lind new 2026-10-02 new 1 1 1"))
     ).to_be_visible()
-    desk.get_by_role("button", name="Take in 1 reading").click()
+    desk.get_by_role("button", name="Import 1 reading").click()
     expect(desk.get_by_text("Imported: 1 reading,")).to_be_visible()
     assert visit_id(desk, program, "Tove")
     file = tmp_path / "broken.csv"

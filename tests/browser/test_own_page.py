@@ -84,7 +84,7 @@ def answer_all(phone: Page, url: str, code: str) -> None:
     phone.locator("#code").fill("nonsense")
     sound(phone)
     phone.get_by_role("button", name="Open").tap()
-    expect(phone.get_by_role("alert")).to_contain_text("not the code")
+    expect(phone.get_by_role("alert")).to_contain_text("Wrong code")
     enter(phone, url, code)
     sound(phone)
     phone.get_by_role("button", name="Start").tap()

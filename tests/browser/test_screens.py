@@ -105,7 +105,7 @@ def test_every_step_and_part_is_sound_and_big_enough_for_a_finger(desk: Page, pr
 
 
 def test_every_step_is_sound_on_a_phone_and_by_night(desk: Page, program):
-    desk.get_by_role("button", name="Night").click()
+    desk.get_by_role("button", name="Dark mode").click()
     desk.set_viewport_size({"width": 390, "height": 844})
     for step in STEPS:
         open_step(desk, program, "Jonas", step)

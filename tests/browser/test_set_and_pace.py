@@ -59,7 +59,7 @@ def test_an_aim_that_moves_under_what_was_set_asks(desk: Page, program):
 def test_the_settle_in_clock_is_seen_on_every_step_and_survives_a_reload(desk: Page, program):
     desk.clock.install()
     open_step(desk, program, "Yara", "set")
-    desk.get_by_role("button", name=re.compile("^Begin: 15 min")).click()
+    desk.get_by_role("button", name=re.compile("^Start: 15 min")).click()
     clock = desk.get_by_role("banner").get_by_role("button", name=re.compile("Settling in"))
     expect(clock).to_be_visible()
     kept(desk)
