@@ -246,10 +246,10 @@ def test_shoes_are_asked_for_their_heel_and_lose_it(desk: Page, program):
         desk.get_by_test_id("elevation").get_by_text(re.compile(r"^4\d\.\d\scm$")).text_content()
     )
     desk.get_by_role("radio", name="In shoes").click()
-    expect(desk.get_by_text("heel height not recorded")).to_be_visible()
+    expect(desk.get_by_text("Measured in shoes, but heel height not recorded")).to_be_visible()
     desk.get_by_label("Heel height of that shoe").fill("3")
     desk.get_by_label("Heel height of that shoe").press("Tab")
-    expect(desk.get_by_text("heel height not recorded")).to_be_hidden()
+    expect(desk.get_by_text("Measured in shoes, but heel height not recorded")).to_be_hidden()
     expect(desk.get_by_text("heel of 3.0 subtracted")).to_be_visible()
     less = f"{float(barefoot.split()[0]) - 3:.1f} cm"
     expect(desk.get_by_test_id("elevation").get_by_text(less)).to_be_visible()

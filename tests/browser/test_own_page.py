@@ -90,7 +90,7 @@ def answer_all(phone: Page, url: str, code: str) -> None:
     phone.get_by_role("button", name="Start").tap()
     sound(phone)
     phone.get_by_role("button", name="Yes, keep").tap()
-    expect(phone.get_by_role("heading", name="First: is any")).to_be_visible()
+    expect(phone.get_by_role("heading", name="First: do you have")).to_be_visible()
     for group in phone.get_by_role("radiogroup").all():
         group.get_by_role("radio", name="No").tap()
     sound(phone)

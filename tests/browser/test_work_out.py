@@ -139,7 +139,7 @@ def test_house_rules_are_kept_as_bundles(desk: Page, program):
     pick(form, "Back", "Hips about 110°, leaning back")
     pick(form, "Screen height, standing", "Centre 15° below the eye line")
     form.get_by_role("button", name="Save").click()
-    desk.get_by_role("button", name="Sit back 2 of its own").click()
+    desk.get_by_role("button", name="Sit back 2 changed").click()
     expect(form.get_by_label("Back", exact=True)).to_contain_text("leaning back")
     form.get_by_role("button", name="Delete").click()
     expect(desk.get_by_role("button", name="Sit back")).to_have_count(0)
