@@ -55,7 +55,7 @@ REFERENCES = (
         values=SHORT | chair(40, 62, **PAN),
         set={"seat": 55.0, "footrest": 18.4},
         plans={"room": ["feet_to_find"]},
-        says={"seated.seat": "First a support for the feet, 18.4"},
+        says={"seated.seat": "First put a 18.4"},
     ),
     Reference(
         id="E",
@@ -143,7 +143,7 @@ REFERENCES = (
         },
         set={"surface": 74.0, "seat": 50.4, "footrest": 7.4},
         plans={"room": ["tray_off", "feet_to_find"]},
-        says={"seated.thighs": "Take the keyboard tray off."},
+        says={"seated.thighs": "Remove the keyboard tray."},
     ),
     Reference(
         id="V",

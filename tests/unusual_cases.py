@@ -141,7 +141,7 @@ UNUSUAL = (
         },
         says={
             "seated.keys_midline": "Move to the left by 19.0 cm",
-            "one_hand": "Sticky keys",
+            "one_hand": "sticky keys",
             "mouse_one_hand_right": "Move the mouse to the stronger side.",
         },
         never=("in the other hand",),
@@ -163,7 +163,7 @@ UNUSUAL = (
         },
         says={
             "no_armrests": "Use a steady chair with armrests.",
-            "leg_support": "a padded support as high as the seat",
+            "leg_support": "a padded support level with the seat",
             "crutches": "within reach of the seat",
         },
     ),
@@ -207,7 +207,7 @@ UNUSUAL = (
             **found(seat=42, surface=60, screen_top=82, distance=45),
         },
         plans={"room": [], "lasting": ["table_and_chair", "laptop_apart"]},
-        says={"lounge_sofa": "For short spells only"},
+        says={"lounge_sofa": "For short periods only"},
         never=("Nothing to change", "feet hang"),
     ),
     Reference(

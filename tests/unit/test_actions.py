@@ -57,7 +57,7 @@ def test_a_piece_with_one_place_stands_there():
     assert (state.value, state.known) == (480.0, "declared")
     finding = next(finding for finding in visit.findings if finding.id == "seated.seat_depth")
     assert finding.state == "off"
-    assert "as the piece says" in finding.evidence[0]
+    assert "from the manufacturer’s data" in finding.evidence[0]
 
 
 def test_causes_carry_their_direction_their_evidence_and_what_they_explain():
@@ -155,7 +155,7 @@ def test_an_aim_that_moves_under_what_was_set_is_said():
     assert step(aim=aim)[0].moved_from is None
     action, view = step(aim=aim + 40)
     assert action.moved_from == aim + 40
-    assert view.moved.startswith(f"The aim was {(aim + 40) / 10:.1f}")
+    assert view.moved.startswith(f"The target was {(aim + 40) / 10:.1f}")
 
 
 def test_steps_follow_from_what_rests_on_what():

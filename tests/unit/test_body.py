@@ -107,7 +107,7 @@ def test_estimate_is_the_mean_at_mean_stature_and_carries_its_error():
 
 @pytest.mark.parametrize("name", ["elbow_height_sitting", "lumbar_height_sitting"])
 def test_what_stature_does_not_tell_needs_the_tape(name):
-    with pytest.raises(MissingDimension, match="tape"):
+    with pytest.raises(MissingDimension, match="measure it"):
         estimate_from_stature(name, stature_mm=1700)
 
 

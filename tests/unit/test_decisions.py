@@ -273,7 +273,7 @@ def test_from_stature_alone_there_are_targets_with_their_honest_width():
     assert up.target is not None
     assert up.estimated == ("elbow_height_standing",)
     assert up.sd > 10
-    assert "needs the tape" in result.row("seated", "surface").reason
+    assert "measure it" in result.row("seated", "surface").reason
 
 
 def test_a_central_pointer_needs_no_arm_to_have_its_place():

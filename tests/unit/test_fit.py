@@ -147,7 +147,7 @@ def test_stature_alone_estimates_all_but_the_elbow():
     assert seat.estimated == ("popliteal_height",)
     assert seat.sd == pytest.approx(27 * 0.6)
     assert surface.target is None
-    assert "tape" in surface.reason
+    assert "measure it" in surface.reason
 
 
 def test_unknown_equipment_is_said_not_assumed():

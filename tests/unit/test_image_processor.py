@@ -79,7 +79,7 @@ def test_the_cameras_field_of_view_is_all_that_is_remembered():
         (picture(300, 900), "least", {"value": 300, "low": 320, "unit": "px"}),
         (
             b"\0" * (limits.MOST_BYTES + 1),
-            "at most 25.0 MB",
+            "the limit is 25.0 MB",
             {"value": limits.MOST_BYTES + 1, "high": limits.MOST_BYTES, "unit": "bytes"},
         ),
     ],

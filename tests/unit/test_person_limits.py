@@ -40,8 +40,8 @@ STANDS = r"\bstand(s|ing)?\b(?! height)|\bon (your|one’s) feet\b"
 NEVER = {
     LimitId.NO_STANDING: STANDS,
     LimitId.SEATED_ONLY: STANDS + r"|\bwalk|\bget(ting)? up\b|\brise\b",
-    LimitId.SHORT_STANDING: r"hours? of standing|at most (1[1-9]|[2-9]\d|\d{3,}) min at a stretch",
-    LimitId.STEADY_SEAT: r"\bstool\b|\bball\b|high chair|seat cushion|take them off|short spells\.",
+    LimitId.SHORT_STANDING: r"hours? of standing|at most (1[1-9]|[2-9]\d|\d{3,}) min at a (time|stretch)",
+    LimitId.STEADY_SEAT: r"\bstool\b|\bball\b|high chair|seat cushion|take them off|short (spells|periods)\.",
     LimitId.HEAD_STEADY: r"one (leg|foot)|alternate feet|close the eyes|eyes closed",
     LimitId.FREE_THIGHS: r"cross(es|ed)? the legs",
     LimitId.ABLE_SIDE: r"alternate feet|one foot|other hand|switch hands",

@@ -47,7 +47,7 @@ def test_a_tray_that_comes_off_is_taken_away_and_the_keys_go_on_the_desk():
     }
     assert actions["add.tray_off"].heading == "Take away"
     assert actions["add.feet_to_find"].heading == "Add"
-    assert "once the tray is off" in actions["set.seated.surface"].text
+    assert "once the tray is removed" in actions["set.seated.surface"].text
 
 
 def test_the_page_about_them_is_as_the_program_says():

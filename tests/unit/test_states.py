@@ -159,11 +159,11 @@ def test_a_footrest_that_is_here_is_used_though_its_range_is_not_recorded():
     assert not any(action.id.startswith("add.") for action in here.actions)
     (step,) = (action for action in here.actions if action.id == "set.seated.footrest")
     assert "its range is not recorded" in step.text
-    assert any("everyday one is assumed" in note for note in here.analysis.result.notes)
+    assert any("a typical one is assumed" in note for note in here.analysis.result.notes)
     known = {"look.footrest.height_min": 60.0, "look.footrest.height_max": 80.0}
     low = worked(PLAIN, **{"look.support.footrest": "yes", **known})
     assert any(action.id == "add.feet_to_find" for action in low.actions)  # 8 cm don't do
-    assert not any("everyday one is assumed" in note for note in low.analysis.result.notes)
+    assert not any("a typical one is assumed" in note for note in low.analysis.result.notes)
 
 
 def test_a_limit_of_the_person_is_part_of_the_band_and_makes_a_step():

@@ -41,7 +41,7 @@ def test_an_entry_becomes_its_class():
         ({"kind": "round"}, "kind: 'round' can’t be: it is none of flat, tall"),
         ({"sides": ["middle"]}, r"sides: \['middle'\] can’t be: 'middle' is not a valid Hand"),
         ({"parts": [["x", 1, 2]]}, "it has 3 parts in place of 2"),
-        ({"marked": "yes"}, "marked: 'yes’ can’t be: it is no bool"),
+        ({"marked": "yes"}, "marked: 'yes' can’t be: it is no bool"),
     ],
 )
 def test_what_can_not_be_is_refused_with_its_place(given, words):

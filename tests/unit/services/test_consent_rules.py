@@ -85,7 +85,7 @@ def test_the_workplace_gets_a_copy_only_with_consent_and_without_health(demo_wor
     for word in (
         "aches",
         "shoulder, front",
-        "Photograph",
+        "Photo from the",
         "right side",
         "Sonar data cleaning",
         "hand breadth",
