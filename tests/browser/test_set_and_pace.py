@@ -144,8 +144,10 @@ def test_the_desk_moves_while_a_button_is_held_and_its_key_is_saved(desk: Page, 
         return desk.request.get(f"{program.address}/api/desk", max_retries=3).json()["at"]
 
     last = at()
-    while (stood := at()) != last:  # it runs out within half a second
+    desk.wait_for_timeout(600)  # longer than one step of the desk, so two equal readings mean rest
+    while (stood := at()) != last:
         last = stood
+        desk.wait_for_timeout(600)
     at_rest(desk)
     assert at() == stood
     assert stood < before * 10  # towards the seated height
