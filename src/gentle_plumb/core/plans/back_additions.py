@@ -6,12 +6,12 @@ from collections.abc import Mapping
 from math import inf
 
 from ..catalogue import Tier
-from ..changed import changed
 from ..errors import MissingInput
-from ..fit import Case, finger, seat_depth_row
-from ..workstation import Item, Workstation
+from ..fit import Case, finger
+from ..workstation import Item
 from .addition import Addition
 from .chair_alterations import SMALL_DEPTH, change_pan, lay_behind_back
+from .seat_pan import seat_pan_row
 
 MOST_INSERT_MM = 80.0
 LEAST_INSERT_MM = 10.0
@@ -103,16 +103,7 @@ def _laid_behind(case: Case, tier: Tier, taken: Mapping[str, int]) -> list[Addit
 
 def _too_deep(case: Case) -> float:
     """How much thickness brings the pan to its target, mm; 0 where it fits, or is not known."""
-    plain = changed(case, uncertain=False, workstation=Workstation(chair=case.workstation.chair))
-    return case.reuse.last(CHAIRS_KEPT, _too_deep, _too_deep_with, plain)
-
-
-CHAIRS_KEPT = 4
-"""For how many chairs of a visit it is kept how their pans fit. House value."""
-
-
-def _too_deep_with(case: Case) -> float:
-    row = seat_depth_row(case)
+    row = seat_pan_row(case)
     short = next((limit for limit in row.limits if limit.kind in ("starts", "fixed")), None)
     if short is None or short.short >= 0 or row.high is None:
         return 0.0
@@ -124,7 +115,7 @@ def _room_before_back(case: Case) -> float:
 
     Without end where pan or thighs are not known.
     """
-    row, span = seat_depth_row(changed(case, uncertain=False)), case.workstation.chair.usable_depth
+    row, span = seat_pan_row(case), case.workstation.chair.usable_depth
     deepest = span.high if span is not None else row.found
     try:
         shortest = case.body.mm("buttock_popliteal_length") - MOST_GAP_FINGERS * finger(case.body)

@@ -9,9 +9,10 @@ from dataclasses import dataclass
 
 from ..catalogue import QUANTITIES
 from ..changed import changed
-from ..fit import Case, seat_depth_row
+from ..fit import Case
 from ..words import say
 from ..workstation import LOUNGES, ChairKind, Workstation
+from .seat_pan import seat_pan_row
 
 NO_BACK_DEG, NO_LUMBAR_DEG, RING_DEG, UNSTEADY_DEG = 10.0, 5.0, 4.0, 10.0
 SADDLE_DEG = 2.0
@@ -72,21 +73,8 @@ def _depth_off(case: Case, station: Workstation) -> float:
     """How far the pan ends beyond (positive) or short of its band at best, mm; 0 where unknown."""
     if station.chair.backless or station.chair.depth is None:
         return 0.0
-    bare = changed(
-        case,
-        workstation=Workstation(chair=station.chair),
-        uncertain=False,
-        found_seated=changed(case.found_seated, seat_depth=None),
-    )
-    return case.reuse.last(CHAIRS_KEPT, _depth_off, _depth_off_with, bare)
-
-
-CHAIRS_KEPT = 4
-"""For how many chairs of a visit it is kept how far their pans are off. House value."""
-
-
-def _depth_off_with(case: Case) -> float:
-    row = seat_depth_row(case)
+    found = changed(case.found_seated, seat_depth=None)
+    row = seat_pan_row(changed(case, workstation=station, found_seated=found))
     if row.setting is None or row.low is None or row.high is None:
         return 0.0
     return max(0.0, row.setting - row.high) - max(0.0, row.low - row.setting)
