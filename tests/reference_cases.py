@@ -55,7 +55,7 @@ REFERENCES = (
         values=SHORT | chair(40, 62, **PAN),
         set={"seat": 55.0, "footrest": 18.4},
         plans={"room": ["feet_to_find"]},
-        says={"seated.seat": "First put a 18.4"},
+        says={"seated.seat": "First put a support 18.4"},
     ),
     Reference(
         id="E",

@@ -52,7 +52,7 @@ def test_thighs_that_hold_the_seat_down_ask_for_no_support_of_nothing():
 def test_a_support_for_the_feet_comes_first_only_where_it_is_what_is_missing():
     seat = off(under_a_fixed_desk(740, (380, 580), feet=None))["seated.seat"]
     assert seat.instruction.startswith(
-        "First put a 12.5\xa0cm support under the feet, then raise the seat to 53.5\xa0cm."  # the thighs stop it there
+        "First put a support 12.5\xa0cm high under the feet, then raise the seat to 53.5\xa0cm."  # the thighs stop it there
     )
     assert "0.0\xa0cm" not in seat.instruction
     assert seat.directions[0].sign == -1  # down until then, as is said of the feet

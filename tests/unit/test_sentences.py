@@ -70,7 +70,7 @@ def test_hanging_feet_are_said_and_nobody_reads_of_knees_above_the_hips():
     seat = off.get("seated.seat")
     if seat is not None:  # too low for the hands, too high for the feet: both in one true sentence
         assert "above the elbows" in seat.cause
-        assert seat.instruction.startswith("First put a")
+        assert seat.instruction.startswith("First put a support")
     assert made.facts.case.found_seated.footrest == 0
 
 

@@ -43,8 +43,8 @@ that runs from right to left does without them. Source: Unicode Standard Annex 9
 class TypstPdfRenderer:
     """The PdfRenderer port.
 
-    One thread sets every paper of a process: it keeps a compiler for each template, which has read its fonts. A
-    compiler for each thread of the server would keep them many times over.
+    A single thread typesets every paper, with one compiler for each template. Compilers hold their fonts in
+    memory, and one for every thread of the server would hold them many times over.
     """
 
     def __init__(self) -> None:
@@ -62,13 +62,13 @@ class TypstPdfRenderer:
 
     def _set(self, template: str, inputs: dict[str, str]) -> bytes:
         with spending("papers"):
-            return self._press.submit(self._compiled, template, inputs, for_good=True).result()
+            return self._press.submit(self._compiled, template, inputs, archival=True).result()
 
-    def _compiled(self, template: str, inputs: dict[str, str], *, for_good: bool = False) -> bytes:
-        """Set a template; on the press's own thread."""
+    def _compiled(self, template: str, inputs: dict[str, str], *, archival: bool = False) -> bytes:
+        """Typeset a template, to the archival standards where asked; runs on the press's thread."""
         plain = {name: text.translate(TURNS) for name, text in inputs.items()}
         press = self._compiler(template)
-        if for_good:
+        if archival:
             pdf = press.compile(sys_inputs=plain, pdf_standards=[*STANDARDS])
         else:
             pdf = press.compile(sys_inputs=plain)

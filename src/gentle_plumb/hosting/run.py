@@ -310,7 +310,7 @@ def _serve(*, demo: bool, say: Say, port: int, host: str, workers: int) -> None:
 M_ARENA_MAX = -8
 """The C library's own name for the number of its heaps, from its malloc.h."""
 MOST_ARENAS = 2
-"""Heaps of the C library: one for each of many threads would keep what each of them once needed. House value."""
+"""How many heaps the C library may use; with one for every thread, each would keep its own peak. House value."""
 
 
 def _few_arenas() -> None:

@@ -63,8 +63,8 @@ class Choice:
 def what_a_choice_rests_on(case: Case) -> Case:
     """Return the case without the settings as found that no choice depends on.
 
-    A seat that was found somewhere else asks for no other footrest. What counts is where a seat is that nobody may
-    move, and how deep a pan of unknown range is.
+    The height at which the seat was found makes no difference to the footrest it needs. Two settings do count:
+    the height of a seat that must not be moved, and the depth of a seat pan whose range is unknown.
     """
     found = case.found_seated
     kept = Settings(seat=found.seat if case.seat_stays else None, seat_depth=found.seat_depth)
@@ -72,9 +72,9 @@ def what_a_choice_rests_on(case: Case) -> Case:
 
 
 class Choices:
-    """What each tier adds to one case, before anything stands.
+    """What each tier adds to one case, whatever has been set already.
 
-    Choices are kept with the visit: one is made again only where something changed that it depends on.
+    Choices are kept with the visit and made again only when something they depend on has changed.
     """
 
     def __init__(self, case: Case, own: OwnNumbers) -> None:
@@ -82,7 +82,7 @@ class Choices:
 
     @cached_property
     def solver(self) -> HeightSearch | None:
-        """The search for heights, shared by every tier; None where heights can't be told."""
+        """The search for heights, shared by every tier; None if the heights can't be worked out."""
         try:
             return HeightSearch(self._case, self._own)
         except MissingInput:

@@ -1,4 +1,4 @@
-"""The drawing of a visit while what was just typed is still on its way to the server."""
+"""Draws a visit with what has just been typed, before the server has answered."""
 
 from __future__ import annotations
 
@@ -26,7 +26,7 @@ class TypedChange:
 
 @dataclass(frozen=True, kw_only=True)
 class AheadRequest:
-    """What is typed and not kept yet, and what to draw it as."""
+    """What has been typed but not saved, and how to draw it."""
 
     changes: tuple[TypedChange, ...]
     unit: LengthUnit
@@ -34,10 +34,10 @@ class AheadRequest:
 
 
 class AheadSession:
-    """Draws one visit with changes that are not kept yet, by the same computation as the server.
+    """Draws one visit with unsaved changes, using the same computation as the server.
 
-    How sure each target is takes longer than the targets themselves: it is carried over from the last time
-    that nothing was being typed, see :meth:`settle`.
+    The uncertainty of a target takes longer to work out than the target itself, so the drawing uses the
+    uncertainty from the last pause in typing; see :meth:`settle`.
     """
 
     def __init__(self, visit_input: VisitInput) -> None:
@@ -53,7 +53,7 @@ class AheadSession:
                     field_of(change.path), change.typed, unit=change.unit
                 )
             except FieldError:
-                continue  # the server says what is wrong with it
+                continue  # the server reports what is wrong with it
         visit_input = replace(self.visit_input, values=values)
         analysis = analyse_visit(visit_input, request.unit, judged=False, brief=True)
         if self._settled is not None:
@@ -61,10 +61,10 @@ class AheadSession:
         return analysis.scene(request.scene)
 
     def keep(self, values: Mapping[str, Value]) -> None:
-        """Take over what the server has kept, by path."""
+        """Add values that the server has saved, by path."""
         self.visit_input = replace(self.visit_input, values={**self.visit_input.values, **values})
 
     def settle(self, request: AheadRequest) -> None:
-        """Work out how sure each target is, and draw once: nobody is waiting now."""
+        """Work out the uncertainty of every target and draw once, in a pause when nobody is waiting."""
         self._settled = analyse_visit(self.visit_input, request.unit, judged=False)
         self.draw(request)

@@ -95,7 +95,7 @@ def request_from_json(plain: Mapping[str, Any]) -> WhatIfRequest:
 
 
 def ahead_from_json(plain: Mapping[str, Any]) -> AheadRequest:
-    """What is typed and how it is drawn, from plain values."""
+    """Read a request to draw ahead from plain values."""
     return AheadRequest(
         changes=tuple(TypedChange(**change) for change in plain["changes"]),
         unit=plain["unit"],
@@ -155,16 +155,16 @@ class JsonWhatIfSession:
         )
 
     def draw_ahead(self, request: str) -> str:
-        """The drawing of the visit with what was just typed."""
+        """Draw the visit with what has just been typed."""
         return self._scene(self._ahead.draw(ahead_from_json(json.loads(request))))
 
     def keep(self, values: str) -> None:
-        """Take over what the server has kept: a mapping from paths to values."""
+        """Add values that the server has saved: a JSON object, by path."""
         self._ahead.keep(json.loads(values))
         self._bench = WhatIfSession(self._ahead.visit_input)
 
     def settle(self, request: str) -> None:
-        """Work out at leisure what the next drawing builds upon."""
+        """Prepare the next drawing during a pause in typing."""
         self._ahead.settle(ahead_from_json(json.loads(request)))
 
     def _scene(self, scene: Scene) -> str:

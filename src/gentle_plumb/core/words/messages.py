@@ -38,11 +38,11 @@ ENGLISH: dict[str, str] = {
     "feet.off": "Feet {gap} off their support: the thighs press on the front edge of the seat.",
     "feet.evidence": "As found, feet {gap} off the floor or support",
     "feet.why": "The thighs press on the front edge of the seat, and the legs are unsupported.",
-    "feet.first": "First put a {at} support under the feet.",
+    "feet.first": "First put a support {at} high under the feet.",
     "feet.first_here": "First use {what}.",
     "feet.first_set": "First set the footrest to {at}.",
-    "feet.first_until": "First put a {at} support under the feet; until then, keep the seat at {until}.",
-    "feet.before_seat": "First put a {support} support under the feet, then raise the seat to {aim}. Until then, "
+    "feet.first_until": "First put a support {at} high under the feet; until then, keep the seat at {until}.",
+    "feet.before_seat": "First put a support {support} high under the feet, then raise the seat to {aim}. Until then, "
     "keep it at {to}.",
     "feet.lower": "Lower the seat to {to}.",
     "feet.support": "Support the feet at {to}.",
@@ -70,7 +70,7 @@ ENGLISH: dict[str, str] = {
     "hard.feet": "Feet {gap} off their support.",
     "hard.keys": "Keys out of reach, {posture}.",
     "hard.belly": "The abdomen keeps the desk away: the keyboard overhangs its edge by {gap}.",
-    "hard.armrests": "Even at their lowest, the armrests hit the desk by {gap}: turn them out of the way, or stay "
+    "hard.armrests": "Even at their lowest, the armrests are {gap} too high for the desk: turn them out of the way, or stay "
     "clear of the edge.",
     "worse": "At target, the equipment fits this client worse than as found: {because}.",
     "item.assumed": "{label}: thickness not recorded; assumed to be about {at} each.",
@@ -242,7 +242,7 @@ def say(name: str, **values: str) -> str:
     """Return an English sentence with its values in place.
 
     >>> say("hard.feet", gap="7.4 cm")
-    'The feet hang: 7.4 cm short of a support.'
+    'Feet 7.4 cm off their support.'
 
     """
     return _ENGLISH.say(name, **values)

@@ -9539,7 +9539,9 @@ export interface components {
         };
         /**
          * SinglePurchase
-         * @description One purchase added to what is in the room: what it removes by itself and what remains (degrees, and strain minutes a day).
+         * @description A single purchase: the strain it would remove from the present set-up, and what would remain.
+         *
+         *     Both are given in degrees and in strain minutes a day.
          *
          *     ``mends`` where it is for a hard limit that is lacking now; ``hard_limits`` is what is lacking then.
          */

@@ -91,7 +91,7 @@ describe("the drawing ahead of the server", () => {
     expect(ahead.store.getState().drawn).toEqual(drawing("last"));
   });
 
-  it("goes on with what the server has kept, and opens the visit anew after a consent", async () => {
+  it("applies what the server has saved, and reopens the visit after a change of consent", async () => {
     followed();
     queue.answer("look.found.seat", 450, 6);
     expect(runner.keep).toHaveBeenCalledWith("v", 6, { "look.found.seat": 450 });

@@ -8,11 +8,11 @@ import { useRecording } from "../state/recording";
 import type { Workup } from "../state/workup";
 import { type AheadRequest, type CoreRunner, coreRunner } from "./core-runner";
 
-/** How long a visit is open before the page's own core is loaded for it, ms: what is looked at comes first. House value. */
+/** How long a visit has been open before the core is loaded into the page, ms, so that the visit itself loads first. House value. */
 const LOADED_AFTER_MS = 2500;
-/** How soon the visit is opened again where it has moved on meanwhile, ms. House value. */
+/** How soon the visit is reopened in the page's core if it has changed meanwhile, ms. House value. */
 const AGAIN_AFTER_MS = 100;
-/** How long nothing is typed before the page's own core gets ready for what is typed next, ms. House value. */
+/** How long a pause in typing lasts before the core prepares the next drawing, ms. House value. */
 const RESTED_MS = 1200;
 const CONSENT = "ask.consent.";
 
@@ -26,8 +26,8 @@ type AheadState = {
 };
 
 /**
- * The drawing with what was just typed, by the page's own core, until the server has answered. The latest text
- * wins; where the core is not loaded, or fails, the server's answer is simply the first one.
+ * Draws what has just been typed with the core in the page, until the server has answered. The latest text
+ * wins. If the core is not loaded, or fails, the drawing waits for the server.
  */
 export class AheadStore {
   readonly store: StoreApi<AheadState> = createStore<AheadState>(() => ({
@@ -52,7 +52,7 @@ export class AheadStore {
     this.visit = place === MAIN ? queue.visitId : `${queue.visitId}#${place}`;
   }
 
-  /** Begin to follow what is typed; what is returned ends it. */
+  /** Start following what is typed; call the returned function to stop. */
   follow(): () => void {
     const ends = [
       this.queue.store.subscribe(() => this.typed()),
@@ -69,7 +69,7 @@ export class AheadStore {
     };
   }
 
-  /** The visit is shown as it is at a revision. */
+  /** The visit is now shown at this revision. */
   shown(revision: number): void {
     if (revision === this.revision) return;
     this.revision = revision;
@@ -95,7 +95,7 @@ export class AheadStore {
     void this.work();
   }
 
-  /** Whether something was not taken: then what was drawn with it is not true. */
+  /** Whether a change was refused: a drawing that includes it would be wrong. */
   private refused(): boolean {
     return [...this.queue.read().cells.values()].some(
       ({ state }) => state === "refused" || state === "stale",
@@ -110,7 +110,7 @@ export class AheadStore {
       this.next = null;
       const request = this.request(changes);
       const drawn = request && (await this.runner.drawAhead(this.visit, over, request));
-      // what has been answered in the meantime is shown as it was answered
+      // once the server has answered, its drawing is shown
       if (drawn && this.store.getState().waiting) this.store.setState({ drawn, over });
     }
     this.busy = false;
@@ -125,7 +125,7 @@ export class AheadStore {
     this.settleSoon();
   }
 
-  /** The visit is opened in the page's own core as it is then, however much is being typed meanwhile. */
+  /** Open the visit in the page's core at its current revision, even while somebody is typing. */
   private openSoon(after: number): void {
     if (this.opening !== undefined || this.runner.ready(this.visit, this.revision)) return;
     this.opening = setTimeout(async () => {
@@ -139,7 +139,7 @@ export class AheadStore {
     }, after);
   }
 
-  /** Once nothing has been typed for a while, what the next drawing builds upon is worked out. */
+  /** Prepare the next drawing once nobody has typed for a while. */
   private settleSoon(): void {
     clearTimeout(this.settling);
     this.settling = setTimeout(() => {
@@ -156,7 +156,7 @@ export class AheadStore {
   }
 }
 
-/** What is drawn: by the page's own core while something typed is on its way, else as the server answered. */
+/** The drawing to show: from the core in the page while a change is being saved, otherwise the server's. */
 export function useAhead(
   drawnVisit: Workup | undefined,
   away: boolean,

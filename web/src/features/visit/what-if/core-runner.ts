@@ -6,7 +6,7 @@ import { MAIN, type PlaceId } from "../at-place";
 export type WhatIf = Omit<Schemas["WhatIf"], "place">;
 export type WhatIfResult = Schemas["WhatIfResult"];
 
-/** What was typed and is not kept yet, and how the visit is drawn with it. */
+/** What has been typed but not saved, and how to draw the visit with it. */
 export type AheadRequest = {
   changes: readonly { path: string; typed: string; unit: Unit }[];
   unit: Unit;
@@ -69,7 +69,7 @@ export class CoreRunner {
     return this.opened?.ready === true && this.opened.key === `${visitId}@${revision}`;
   }
 
-  /** The visit drawn with what was just typed; null where the page's own core does not hold it. */
+  /** The visit drawn with what has just been typed; null if the page's core does not hold that revision. */
   async drawAhead(visitId: string, revision: number, request: AheadRequest): Promise<Scene | null> {
     if (!this.line || !this.ready(visitId, revision)) return null;
     try {
@@ -81,14 +81,14 @@ export class CoreRunner {
     }
   }
 
-  /** The server has kept one change more: the page's own core goes on with it, and need not be opened again. */
+  /** Apply a change that the server has saved, so that the visit need not be reopened. */
   keep(visitId: string, revision: number, values: Record<string, unknown>): void {
     if (!this.line || !this.ready(visitId, revision - 1)) return;
     this.opened = { key: `${visitId}@${revision}`, ready: true };
     void this.line.ask({ kind: "keep", values: JSON.stringify(values) }).catch(() => this.giveUp());
   }
 
-  /** Nobody is typing: what the next drawing builds upon is worked out. */
+  /** Prepare the next drawing in a pause when nobody is typing. */
   async settle(visitId: string, revision: number, request: AheadRequest): Promise<void> {
     if (!this.line || !this.ready(visitId, revision)) return;
     await this.line
@@ -96,7 +96,7 @@ export class CoreRunner {
       .catch((error) => error instanceof Troubled || this.giveUp());
   }
 
-  /** More has changed than one value: the visit is opened again before anything else. */
+  /** Close the visit, since more than one value has changed; it is reopened before its next use. */
   forget(): void {
     this.opened = null;
   }
