@@ -18,10 +18,10 @@ const ID = "virtual:core-in-page";
 const CORE = ["core"];
 const PROGRAM = ["services", "schemas", "routes", "on_device"];
 
-type Files = Record<string, string>;
+type Files = Record<string, string | Uint8Array>;
 
-/** What of a package goes along: its Python, and the tables beside it. */
-const TAKEN = [".py", ".toml", ".csv"];
+/** What of a package goes along: its Python, the tables beside it, and the compiled catalogues. */
+const TAKEN = [".py", ".toml", ".csv", ".mo"];
 
 /** Every file of some packages that goes along, by its path. */
 function filesOf(source: string, packages: readonly string[]): Files {
@@ -31,7 +31,9 @@ function filesOf(source: string, packages: readonly string[]): Files {
       const path = join(folder, entry.name);
       if (entry.isDirectory() && entry.name !== "__pycache__") walk(path);
       else if (TAKEN.some((end) => entry.name.endsWith(end)))
-        files[relative(source, path)] = readFileSync(path, "utf8");
+        files[relative(source, path)] = path.endsWith(".mo")
+          ? readFileSync(path)
+          : readFileSync(path, "utf8");
     }
   };
   for (const name of packages) walk(join(source, "gentle_plumb", name));
@@ -56,7 +58,7 @@ def compiled(folder, at, legacy):
     with zipfile.ZipFile("/tmp/compiled.zip", "w", zipfile.ZIP_DEFLATED) as out:
         for root, _, names in sorted(os.walk(folder)):
             for name in sorted(names):
-                if name.endswith((".pyc", ".toml", ".csv")):
+                if name.endswith((".pyc", ".toml", ".csv", ".mo")):
                     path = os.path.join(root, name)
                     info = zipfile.ZipInfo(os.path.relpath(path, folder), (2000, 1, 1, 0, 0, 0))
                     with open(path, "rb") as file:

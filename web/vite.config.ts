@@ -1,8 +1,10 @@
+import { lingui } from "@lingui/vite-plugin";
 import tailwindcss from "@tailwindcss/vite";
 import react from "@vitejs/plugin-react";
 import { VitePWA } from "vite-plugin-pwa";
 import { defineConfig } from "vitest/config";
 import { coreInPage } from "./core-in-page.ts";
+import { linguiMacro } from "./lingui-macro.ts";
 import { precompressed } from "./precompressed.ts";
 
 const TESTS = ["src/**/*.test.{ts,tsx}"];
@@ -40,6 +42,8 @@ const TOGETHER = [
 
 export default defineConfig({
   plugins: [
+    linguiMacro(),
+    lingui(),
     react(),
     tailwindcss(),
     coreInPage(),

@@ -113,4 +113,23 @@ def mutants(
         raise typer.Exit(1)
 
 
-COMMANDS = (bench, endure, lines, coverage, mutants)
+def words(
+    update: Annotated[bool, typer.Option(help="Gather the messages again first.")] = False,
+    trouble: Annotated[bool, typer.Option(help="Only what is wrong with them.")] = False,
+) -> None:
+    """Print everything the product says, place by place, and what is not translated, too long or unused."""
+    from plumb_words import catalogues
+
+    if update:
+        catalogues.update()
+    if not trouble:
+        for line in catalogues.printed():
+            typer.echo(line)
+    for language in catalogues.LANGUAGES:
+        found = list(catalogues.troubles(language))
+        say(f"{language}: {len(found)} messages to look at")
+        for each in found:
+            typer.echo(f"  {each.kind}: {each.message[:100]} ({each.place})")
+
+
+COMMANDS = (bench, endure, lines, coverage, mutants, words)

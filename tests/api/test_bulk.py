@@ -55,7 +55,7 @@ def test_papers_of_a_period_are_made_by_a_worker_and_fetched_by_who_asked(
     assert owner.http.get(path).status_code == 404  # not yet
     worker()
     [job] = owner.http.get("/api/bulk").json()
-    assert (job["state"], job["says"]) == ("done", "1 paper.")
+    assert (job["state"], job["says"]) == ("done", "1 report.")
     with zipfile.ZipFile(io.BytesIO(owner.http.get(path).content)) as folder:
         [name] = folder.namelist()
         assert name.startswith(f"{clock().date()} Odile Marrick version 1 ")
@@ -80,7 +80,7 @@ def test_what_may_not_leave_is_left_out_and_said(owner, colleague, signed, worke
     [mine] = owner.http.get("/api/bulk").json()
     assert mine["says"].startswith("0 reports; 1 left out: the client has not consented")
     [theirs] = colleague.http.get("/api/bulk").json()
-    assert theirs["says"] == "0 papers."  # who is hidden from them is not even counted
+    assert theirs["says"] == "0 reports."  # who is hidden from them is not even counted
     wrong = {"since": "2026-02-02", "until": "2026-02-01"}
     assert owner.http.post("/api/bulk/papers", json=wrong).json()["field"] == "until"
 

@@ -89,7 +89,7 @@ def test_a_client_is_erased_with_a_proof_that_names_nobody(owner, visit, clock):
     client = client_of(owner, visit)
     gone = owner.http.delete(f"/api/clients/{client}", params={"reason": "asked"}).json()
     assert (gone["client"], gone["left_over"], gone["reason"]) == ("Odile Marrick", 0, "asked")
-    assert {"1 visit", "1 signed report", "3 papers", "1 photograph"} <= set(gone["counts"])
+    assert {"1 visit", "1 signed report", "3 reports", "1 photo"} <= set(gone["counts"])
     assert owner.http.get(f"/api/visits/{visit}").status_code == 404
     [kept] = owner.http.get("/api/retention").json()["erased"]
     assert kept == {**gone, "client": ""}
@@ -106,7 +106,7 @@ def test_photographs_go_alone_and_signed_papers_stay(owner, visit):
     report = owner.sign(visit).json()["id"]
     client = client_of(owner, visit)
     gone = owner.http.delete(f"/api/clients/{client}/photographs", params={"reason": "due"}).json()
-    assert (gone["counts"], gone["what"], gone["left_over"]) == (["1 photograph"], "photographs", 0)
+    assert (gone["counts"], gone["what"], gone["left_over"]) == (["1 photo"], "photographs", 0)
     assert owner.http.get(f"/api/visits/{visit}").json()["photos"] == []
     assert owner.http.get(f"/api/reports/{report}.pdf").status_code == 200
 

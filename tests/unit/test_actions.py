@@ -13,7 +13,7 @@ from gentle_plumb.core.findings.rules.habits import HABIT_RULES
 from gentle_plumb.core.fit import fit, working_order
 from gentle_plumb.core.presentation import action_text, action_views, cause_views, pair_view
 from gentle_plumb.core.what_if import VisitInput, analyse_visit
-from gentle_plumb.core.words import ENGLISH, Messages, say, say_joint, say_minutes
+from gentle_plumb.core.words import MESSAGES, say, say_joint, say_minutes
 from gentle_plumb.core.workstation import Settings
 from plumb_demo.load import full_visit
 from strategies import usual_case
@@ -235,13 +235,11 @@ def test_an_action_says_from_where_to_where_and_from_what():
     )
 
 
-def test_a_practice_can_say_it_in_its_own_language():
-    own = Messages({"cause.feet_hang": "Die Füße hängen"})
-    assert own.say("cause.feet_hang") == "Die Füße hängen"
-    assert own.say("hard.feet", gap="7 cm") == say("hard.feet", gap="7 cm")
+def test_every_sentence_stands_by_name_and_is_complete():
+    assert say("cause.feet_hang") == "The feet are off the floor"
     with pytest.raises(KeyError):
-        Messages({"no.such": ""})
-    assert all(text and text == text.strip() for text in ENGLISH.values())
+        say("no.such")
+    assert all(text and text == text.strip() for text in MESSAGES.values())
 
 
 def test_joints_and_minutes_are_said_by_their_terms():

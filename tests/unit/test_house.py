@@ -53,7 +53,7 @@ def test_packages_of_the_core_import_from_each_other_only_what_is_public():
 
 def test_no_file_grows_too_long():
     root = SOURCE.parent
-    longest = {CORE: 250, SOURCE: 400, root / "tests": 400, root / "web" / "src": 400}
+    longest = {CORE: 300, SOURCE: 400, root / "tests": 400, root / "web" / "src": 400}
     generated = {"schema.d.ts", "field-ids.ts"}
     long = [
         (str(file.relative_to(root)), lines)
@@ -79,7 +79,7 @@ def test_the_page_imports_one_way_too():
         for target in re.findall(r'(?:from|import\() ?"([@./][^"]*)"', file.read_text("utf-8")):
             at = page / target[2:] if target.startswith("@/") else file.parent / target
             if not at.resolve().is_relative_to(page.resolve()):
-                assert at.suffix == ".json", (file, target)  # the catalogue that the server has
+                assert at.suffix in {".json", ".po"}, (file, target)  # the catalogues
                 continue
             there = at.resolve().relative_to(page.resolve()).parts[0]
             if there in FLOORS and FLOORS.index(there) > FLOORS.index(floor):

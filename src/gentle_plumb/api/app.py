@@ -11,6 +11,7 @@ from fastapi.responses import FileResponse
 from starlette.middleware.gzip import GZipMiddleware
 
 from ..config import VERSION
+from ..core.language import msg
 from ..routes.every import EVERY_ROUTE
 from ..routes.services import Services
 from ..schemas.problem import Problem
@@ -62,12 +63,18 @@ def _serve_page(app: FastAPI, page: Path) -> None:
     def page_file(path: str, request: Request) -> Response:
         if path.startswith("api/"):
             return answer(
-                Problem(type="not-found", title="not found", status=404, detail="No such address.")
+                request,
+                Problem(
+                    type="not-found", title="not found", status=404, detail=msg("No such address.")
+                ),
             )
         wanted = _file_of(page, path)
         if wanted is None and path.startswith("assets/"):
             return answer(
-                Problem(type="not-found", title="not found", status=404, detail="No such file.")
+                request,
+                Problem(
+                    type="not-found", title="not found", status=404, detail=msg("No such file.")
+                ),
             )
         if wanted is not None:
             age = "public, max-age=31536000, immutable" if "assets/" in path else "no-cache"

@@ -8,6 +8,7 @@ from uuid import UUID
 from fastapi import Request, Response
 from fastapi.concurrency import run_in_threadpool
 
+from ..core.language import msg
 from ..routes.route import TARGETS, AuditEvent, Route, SignedIn
 from ..routes.services import Services
 from ..services.errors import NotAllowed
@@ -108,7 +109,7 @@ def _deed(request: Request, event: AuditEvent, target: AuditTarget) -> AuditEntr
         return AuditEntry(
             practice_id=who.practice.id,
             member_id=None,
-            who="The client",
+            who=msg("The client"),
             act=event.act,
             what=event.what,
             target=AuditTarget(client_id=who.client.id, visit_id=who.link.visit_id),

@@ -10,6 +10,7 @@ from uuid import UUID
 from fastapi import Request, Security
 from fastapi.security import APIKeyCookie, APIKeyHeader
 
+from ..core.language import msg
 from ..routes.accounts import KNOWN_COOKIE, SESSION_COOKIE
 from ..routes.own_page import OWN_COOKIE
 from ..routes.route import TARGETS, Call, Needs, Route, SignedIn
@@ -51,7 +52,7 @@ def check_origin(request: Request) -> None:
     """A page of another origin can't make a browser change anything here."""
     origin = request.headers.get("origin")
     if origin is not None and origin.split("://", 1)[-1] != request.headers.get("host"):
-        raise NotAllowed("This request comes from another page.")
+        raise NotAllowed(msg("This request comes from another page."))
 
 
 def secure_cookie(request: Request) -> bool:
@@ -107,9 +108,9 @@ def _check_csrf(request: Request, csrf: str | None, session: Session) -> None:
         return
     check_origin(request)
     if csrf is None:
-        raise NotAllowed("Your session has expired. Reload the page.")
+        raise NotAllowed(msg("Your session has expired. Reload the page."))
     if not hmac.compare_digest(csrf.encode(), session.csrf.encode()):
-        raise NotAllowed("Your session has changed. Reload the page.")
+        raise NotAllowed(msg("Your session has changed. Reload the page."))
 
 
 def caller_of(route: Route) -> Callable[..., object]:
@@ -125,7 +126,7 @@ def caller_of(route: Route) -> Callable[..., object]:
         session, member, practice = accounts.who(token_of(request))
         _check_csrf(request, csrf, session)
         if practice.second_factor and not member.has_second_factor and not route.enrolling:
-            raise MustEnrol("Your practice requires two-step sign-in. Set it up first.")
+            raise MustEnrol(msg("Your practice requires two-step sign-in. Set it up first."))
         who = SignedIn(session=session, member=member, practice=practice)
         request.state.who = who  # for the audit log, which names also who is refused
         route.needs.require(member)

@@ -8,6 +8,7 @@ from collections.abc import Awaitable, Callable
 from fastapi import Request, Response
 from starlette.types import Message
 
+from ..core.language import msg, numeral
 from ..routes.route import FileBody, Route
 from ..schemas.problem import Problem
 from .problems import AGAIN, TOO_SLOW, answer
@@ -39,7 +40,7 @@ def with_a_body_limit(route: Route, handle: Handle) -> Handle:
     async def handled(request: Request) -> Response:
         length = request.headers.get("content-length", "")
         if length.isdigit() and int(length) > MOST_JSON_BYTES:
-            return _too_long()
+            return _too_long(request)
         read = 0
 
         async def counted() -> Message:
@@ -53,7 +54,7 @@ def with_a_body_limit(route: Route, handle: Handle) -> Handle:
         try:
             return await handle(Request(request.scope, counted, request._send))
         except _TooLong:
-            return _too_long()
+            return _too_long(request)
 
     return handled
 
@@ -62,13 +63,17 @@ class _TooLong(BaseException):
     """No Exception, so that nothing between takes it for an unreadable body."""
 
 
-def _too_long() -> Response:
+def _too_long(request: Request) -> Response:
     return answer(
+        request,
         Problem(
             type="too-long",
-            title="Too much at once",
+            title=msg("Too much at once"),
             status=413,
-            detail=f"The request has more than {MOST_JSON_BYTES / 1e6:.0f} MB, the most that is taken here.",
+            detail=msg(
+                "The request has more than {most_json_bytes} MB, the most that is taken here.",
+                most_json_bytes=numeral(f"{MOST_JSON_BYTES / 1000000.0:.0f}"),
+            ),
             high=MOST_JSON_BYTES,
             unit="bytes",
         ),
@@ -101,6 +106,6 @@ def within_its_time(route: Route, handle: Handle) -> Handle:
             return task.result()
         _left.add(task)
         task.add_done_callback(_forget)
-        return answer(TOO_SLOW, AGAIN)
+        return answer(request, TOO_SLOW, AGAIN)
 
     return handled

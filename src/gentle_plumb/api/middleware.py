@@ -10,8 +10,10 @@ from uuid import uuid4
 
 import structlog
 from starlette.datastructures import MutableHeaders
+from starlette.requests import Request
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
+from ..core.language import msg
 from ..schemas.problem import Problem
 from .problems import answer
 
@@ -105,11 +107,13 @@ class ErrorHandling:
                 raise ConnectionAbortedError from None
             problem = Problem(
                 type="failed",
-                title="The server failed",
+                title=msg("The server failed"),
                 status=500,
-                detail="Something went wrong on the server. Nothing you entered on this page is lost.",
+                detail=msg(
+                    "Something went wrong on the server. Nothing you entered on this page is lost."
+                ),
             )
-            await answer(problem)(scope, receive, send)
+            await answer(Request(scope), problem)(scope, receive, send)
 
 
 def _places(error: BaseException) -> list[str]:

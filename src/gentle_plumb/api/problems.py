@@ -13,6 +13,7 @@ from sqlalchemy.exc import TimeoutError as PoolTimeout
 from starlette.exceptions import HTTPException
 
 from ..core.errors import FieldError
+from ..core.language import Language, filled, language_of, msg
 from ..core.words import invalid_at
 from ..schemas.problem import Problem, problem_of, problem_of_field
 from ..services import errors as service
@@ -20,18 +21,25 @@ from ..services import errors as service
 PROBLEMS: dict[int | str, dict[str, Any]] = {
     code: {"model": Problem, "description": words, "content": {"application/problem+json": {}}}
     for code, words in (
-        (401, "Not signed in"),
-        (403, "Not allowed"),
-        (404, "Not found"),
-        (409, "Conflict"),
-        (422, "Bad value"),
+        (401, msg("Not signed in")),
+        (403, msg("Not allowed")),
+        (404, msg("Not found")),
+        (409, msg("Conflict")),
+        (422, msg("Bad value")),
     )
 }
 
 
-def answer(problem: Problem, headers: dict[str, str] | None = None) -> JSONResponse:
-    """A problem as a response; text that is not whole Unicode is shown as far as it can be."""
-    said = problem.model_dump(exclude_none=True)
+def reader_of(request: Request) -> Language:
+    """The language that whoever asks reads."""
+    return language_of(request.headers.get("accept-language", "en"))
+
+
+def answer(
+    request: Request, problem: Problem, headers: dict[str, str] | None = None
+) -> JSONResponse:
+    """A problem as a response in the reader's language; what is not whole Unicode is shown as far as it can be."""
+    said = reader_of(request).say(problem.model_dump(exclude_none=True))
     for name, text in said.items():
         if isinstance(text, str):
             said[name] = text.encode("utf-8", "replace").decode()
@@ -40,65 +48,68 @@ def answer(problem: Problem, headers: dict[str, str] | None = None) -> JSONRespo
     )
 
 
-def _field(_: Request, error: FieldError) -> JSONResponse:
-    return answer(problem_of_field(error))
+def _field(request: Request, error: FieldError) -> JSONResponse:
+    return answer(request, problem_of_field(error))
 
 
-def _service(_: Request, error: service.ServiceError) -> JSONResponse:
+def _service(request: Request, error: service.ServiceError) -> JSONResponse:
     headers = {"Retry-After": str(error.seconds)} if isinstance(error, service.LockedOut) else None
-    return answer(problem_of(error), headers)
+    return answer(request, problem_of(error), headers)
 
 
-def _validation(_: Request, error: RequestValidationError) -> JSONResponse:
+def _validation(request: Request, error: RequestValidationError) -> JSONResponse:
     first = error.errors()[0]
     place = [part for part in first["loc"] if part not in ("body", "query", "path")]
     where, words = invalid_at(place, first, whole="")
     value = first.get("input")
     shown = None if value is None or isinstance(value, dict | list) else str(value)[:200]
     return answer(
+        request,
         Problem(
             type="bad-request",
-            title="Invalid request",
+            title=msg("Invalid request"),
             status=422,
-            detail=f"{where or 'request'}: {words}",
+            detail=filled("{where}: {words}", where=where or "request", words=words),
             field=where,
             value=shown,
-        )
+        ),
     )
 
 
-def _http(_: Request, error: HTTPException) -> JSONResponse:
+def _http(request: Request, error: HTTPException) -> JSONResponse:
     detail = str(error.detail)
     problem = Problem(type="http", title=detail, status=error.status_code, detail=detail)
-    return answer(problem, dict(error.headers) if error.headers else None)
+    return answer(request, problem, dict(error.headers) if error.headers else None)
 
 
 NO_DATABASE = Problem(
     type="no-database",
-    title="The database is not responding",
+    title=msg("The database is not responding"),
     status=503,
-    detail="Nothing has been lost. Your change will be sent again automatically.",
+    detail=msg("Nothing has been lost. Your change will be sent again automatically."),
 )
 TOO_SLOW = Problem(
     type="too-slow",
-    title="No answer in time",
+    title=msg("No answer in time"),
     status=503,
-    detail="The server is busy or its database is unavailable. Nothing has been lost; it will retry "
-    "automatically.",
+    detail=msg(
+        "The server is busy or its database is unavailable. Nothing has been lost; it will retry automatically."
+    ),
 )
 NO_ROOM = Problem(
     type="no-room",
-    title="The server’s disk is full",
+    title=msg("The server’s disk is full"),
     status=507,
-    detail="The server can’t store anything new. Your entries stay on this device and will be sent "
-    "again. Contact your administrator.",
+    detail=msg(
+        "The server can’t store anything new. Your entries stay on this device and will be sent again. Contact your administrator."
+    ),
 )
 AGAIN = {"Retry-After": "2"}
 
 
-def _database(_: Request, error: Exception) -> JSONResponse:
+def _database(request: Request, error: Exception) -> JSONResponse:
     full = isinstance(getattr(error, "orig", None), DiskFull)
-    return answer(NO_ROOM if full else NO_DATABASE, AGAIN)
+    return answer(request, NO_ROOM if full else NO_DATABASE, AGAIN)
 
 
 def add_handlers(app: FastAPI) -> None:

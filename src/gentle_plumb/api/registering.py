@@ -13,6 +13,7 @@ from fastapi.responses import JSONResponse
 from fastapi.routing import APIRoute
 from pydantic.fields import FieldInfo
 
+from ..core.language import Language
 from ..routes.route import Cookie, Drawing, FileAnswer, Needs, ParameterOf, Route, WithCookies
 from ..schemas.problem import Problem
 from .audit import audited
@@ -27,7 +28,7 @@ from .auth import (
     services_of,
 )
 from .limits import read_file, with_a_body_limit, within_its_time
-from .problems import PROBLEMS
+from .problems import PROBLEMS, reader_of
 from .render_queue import BUSY, drawn
 
 PREFIX = "/api"
@@ -149,21 +150,22 @@ async def _answer(route: Route, request: Request, given: dict[str, Any]) -> Resp
             await to_thread.run_sync(partial(route.before, **given))
         given[route.file_parameter] = await read_file(request, route.file)
     limiter = _HASHING if route.lane == "hashing" else None
-    answer = await to_thread.run_sync(partial(_handled, route, given), limiter=limiter)
-    return await _response(route, request, answer)
+    language = reader_of(request)
+    answer = await to_thread.run_sync(partial(_handled, route, given, language), limiter=limiter)
+    return await _response(route, request, answer, language)
 
 
-def _handled(route: Route, given: dict[str, Any]) -> Any:
+def _handled(route: Route, given: dict[str, Any], language: Language) -> Any:
     """A handler's answer, written out on the same thread."""
     answer = route.handler(**given)
     if isinstance(answer, FileAnswer | Drawing):
         return answer
     if isinstance(answer, WithCookies):
-        return WithCookies(route.written(answer.value), answer.cookies)
-    return route.written(answer)
+        return WithCookies(route.written(answer.value, language), answer.cookies)
+    return route.written(answer, language)
 
 
-async def _response(route: Route, request: Request, answer: Any) -> Response:
+async def _response(route: Route, request: Request, answer: Any, language: Language) -> Response:
     if isinstance(answer, FileAnswer):
         request.state.clients_out = answer.clients
         return _file(route, answer)
@@ -171,7 +173,7 @@ async def _response(route: Route, request: Request, answer: Any) -> Response:
     if isinstance(answer, WithCookies):
         answer, cookies = answer.value, answer.cookies
     if isinstance(answer, Drawing):
-        answer, revision = await drawn(request, answer, route.written)
+        answer, revision = await drawn(request, answer, partial(route.written, language=language))
         if answer is None:
             return Response(status_code=204)
         headers = {BUSY: str(revision)} if revision is not None else None

@@ -6,6 +6,8 @@ from collections.abc import Iterable
 from enum import StrEnum
 from typing import Self, TypeVar
 
+from .language import msg
+
 T = TypeVar("T")
 
 
@@ -40,15 +42,15 @@ class Choice(StrEnum):
 class YesNo(Choice):
     """A question that is answered yes or no."""
 
-    YES = "yes", "Yes"
-    NO = "no", "No"
+    YES = "yes", msg("Yes")
+    NO = "no", msg("No")
 
 
 class Hand(Choice):
     """The client's left or right."""
 
-    LEFT = "left", "Left"
-    RIGHT = "right", "Right"
+    LEFT = "left", msg("Left")
+    RIGHT = "right", msg("Right")
 
     @property
     def other(self) -> Hand:

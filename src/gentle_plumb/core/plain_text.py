@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from .errors import UnreadableValue
+from .language import msg
 
 
 def check_text(text: str, field: str) -> None:
@@ -17,16 +18,18 @@ def check_text(text: str, field: str) -> None:
     gentle_plumb.core.errors.UnreadableValue: ask.reason: the text holds half a sign ...
     """
     if "\x00" in text:
-        what = "the sign NUL, which can’t be kept"
+        what = msg("the sign NUL, which can’t be kept")
     elif any("\ud800" <= sign <= "\udfff" for sign in text):
-        what = "half a sign (such as half an emoji), which can’t be kept"
+        what = msg("half a sign (such as half an emoji), which can’t be kept")
     else:
         return
     clean = "".join(
         "�" if sign == "\x00" or "\ud800" <= sign <= "\udfff" else sign for sign in text
     )
     raise UnreadableValue(
-        field=field, value=clean[:200], message=f"{field}: the text holds {what}. Take it out."
+        field=field,
+        value=clean[:200],
+        message=msg("{field}: the text holds {what}. Take it out.", field=field, what=what),
     )
 
 

@@ -18,6 +18,7 @@ from types import NoneType, UnionType
 from typing import Any, Literal, TypeVar, Union, get_args, get_origin, get_type_hints
 
 from .errors import PlumbError
+from .language import Text, msg
 
 T = TypeVar("T")
 Reader = Callable[[Any], Any]
@@ -168,6 +169,8 @@ def _tuple(
 def _plain(hint: Any, value: Any) -> Any:
     if hint is Any:
         return value
+    if hint is Text:
+        return msg(_plain(str, value)) if value else value
     if hint is float and isinstance(value, int) and not isinstance(value, bool):
         return float(value)
     if not isinstance(value, hint) or (hint in (int, float) and isinstance(value, bool)):

@@ -10,6 +10,7 @@ import re
 from typing import Literal, get_args
 
 from .errors import UnreadableValue
+from .language import filled, msg, numeral
 
 LengthUnit = Literal["mm", "cm", "in"]
 UNITS: tuple[LengthUnit, ...] = get_args(LengthUnit)
@@ -93,7 +94,10 @@ def parse_length(text: str, *, default: LengthUnit = "cm", field: str = "length"
         field=field,
         value=text,
         unit=default,
-        message=f"“{text.strip()}” is not a length. Type for example 46.2, 462 mm or 18 3/16 in.",
+        message=msg(
+            "“{text}” is not a length. Type for example 46.2, 462 mm or 18 3/16 in.",
+            text=text.strip(),
+        ),
     )
     parts: list[tuple[float, str | None]] = []
     position = 0
@@ -187,7 +191,10 @@ def parse_number(text: str, *, field: str, what: str, unit: str) -> float:
     cleaned = re.sub(rf"\s*({re.escape(unit)}|°|h)?\s*$", "", text.strip().lower())
     if not re.fullmatch(r"[-+−]?(\d{1,10}([.,]\d*)?|[.,]\d+)", cleaned):
         raise UnreadableValue(
-            field=field, value=text, unit=unit, message=f"“{text.strip()}” is not {what}."
+            field=field,
+            value=text,
+            unit=unit,
+            message=msg("“{text}” is not {what}.", text=text.strip(), what=what),
         )
     return float(cleaned.replace(",", ".").replace("−", "-"))
 
@@ -212,7 +219,7 @@ def format_length(value_mm: float, unit: LengthUnit, *, with_unit: bool = False)
 
     """
     text = _rounded(value_mm, unit).replace("-", "−")
-    return f"{text}{NO_BREAK}{unit}" if with_unit else text
+    return numeral(f"{text}{NO_BREAK}{unit}" if with_unit else text)
 
 
 def fine_length(value_mm: float, unit: LengthUnit) -> str:
@@ -222,8 +229,8 @@ def fine_length(value_mm: float, unit: LengthUnit) -> str:
     ('3.6', '0.36', '0.142')
     """
     if value_mm == float("inf"):
-        return "open"
-    return f"{value_mm / MM_PER[unit]:.{ {'mm': 1, 'cm': 2, 'in': 3}[unit] }f}"
+        return msg("open")
+    return numeral(f"{value_mm / MM_PER[unit]:.{ {'mm': 1, 'cm': 2, 'in': 3}[unit] }f}")
 
 
 def format_difference(value_mm: float, unit: LengthUnit, *, up: str, down: str) -> str:
@@ -236,4 +243,6 @@ def format_difference(value_mm: float, unit: LengthUnit, *, up: str, down: str) 
 
     """
     text = _rounded(abs(value_mm), unit)
-    return text if float(text) == 0 else f"{up if value_mm > 0 else down} {text}"
+    if float(text) == 0:
+        return numeral(text)
+    return filled("{way} {by}", way=up if value_mm > 0 else down, by=numeral(text))

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import re
 
+from ..core.language import msg, numeral
 from ..services.errors import NoAnswer
 from ..services.models import DeskMotion, DeskState
 from .line import ask
@@ -15,7 +16,7 @@ _SAVED = re.compile(r"SAVED (\d{1,2}) (\d{3,4})")
 _PRESET = re.compile(r"PRESET (\d{1,2}) (\d{3,4}|empty)")
 _HIT = re.compile(r"hit something at (\d{3,4}) and went back to (\d{3,4})")
 NAME = "desk"
-AT_ITS_KEYS = "Check its height, then hold the button again, or use the desk’s own controls."
+AT_ITS_KEYS = msg("Check its height, then hold the button again, or use the desk’s own controls.")
 
 
 class SocketDesk:
@@ -26,16 +27,20 @@ class SocketDesk:
 
     def _ask(self, line: str, wanted: re.Pattern[str]) -> re.Match[str]:
         if not self._address:
-            raise NoAnswer("No electric desk connected. Use the desk’s own controls.")
+            raise NoAnswer(msg("No electric desk connected. Use the desk’s own controls."))
         try:
             return ask(self._address, line, wanted, name=NAME, otherwise=AT_ITS_KEYS)[0]
         except NoAnswer as error:
             hit = _HIT.search(str(error))
             if hit is None:
                 raise
-            at, back = (f"{int(mm) / 10:.1f} cm" for mm in hit.groups())
+            at, back = (msg("{int} cm", int=numeral(f"{int(mm) / 10:.1f}")) for mm in hit.groups())
             raise NoAnswer(
-                f"The desk hit something at {at} and went back to {back}. Clear the area, press Stop, then hold again."
+                msg(
+                    "The desk hit something at {at} and went back to {back}. Clear the area, press Stop, then hold again.",
+                    at=at,
+                    back=back,
+                )
             ) from None
 
     def state(self) -> DeskState:
@@ -66,5 +71,12 @@ class SocketDesk:
         saved = self._ask(f"SAVE {key}", _SAVED)
         held = self._ask(f"PRESET {key}", _PRESET)
         if held[2] != saved[2]:
-            raise NoAnswer(f"The desk saved {saved[2]} on key {key}, but it holds {held[2]}.")
+            raise NoAnswer(
+                msg(
+                    "The desk saved {saved} on key {key}, but it holds {held}.",
+                    saved=saved[2],
+                    key=key,
+                    held=held[2],
+                )
+            )
         return float(held[2])

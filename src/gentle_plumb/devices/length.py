@@ -6,6 +6,7 @@ import re
 from typing import Literal
 
 from ..core.choices import one_of
+from ..core.language import joined, msg
 from ..core.units import UNITS, LengthUnit
 from ..services.errors import NoAnswer
 from ..services.models import InstrumentReading, InstrumentState
@@ -16,7 +17,7 @@ LOW_BATTERY = 15
 _WHO = re.compile(r"WHO (tape|rod) unit=(mm|cm|in) battery=(\d{1,3})")
 _UNIT = re.compile(r"OK unit=(mm|cm|in)")
 _READING = re.compile(r"READING (\d{1,5}(?:\.\d{1,3})?) (mm|cm|in)(?: battery=(\d{1,3}))?")
-NAMES = {"tape": "tape", "rod": "height rod"}
+NAMES = {"tape": "tape", "rod": msg("height rod")}
 
 
 class SocketInstrument:
@@ -28,14 +29,18 @@ class SocketInstrument:
     @property
     def _name(self) -> str:
         if not self._address:
-            raise NoAnswer(f"No {NAMES[self._id]} connected. Type in the reading.")
+            raise NoAnswer(msg("No {names} connected. Type in the reading.", names=NAMES[self._id]))
         return NAMES[self._id]
 
     def state(self) -> InstrumentState:
         """Ask what it is set to; raises NoAnswer."""
         match, _ = ask(self._address, "WHO", _WHO, name=self._name)
         battery = int(match[3])
-        low = f"Its battery is at {battery} %." if battery <= LOW_BATTERY else None
+        low = (
+            msg("Its battery is at {battery} %.", battery=battery)
+            if battery <= LOW_BATTERY
+            else None
+        )
         unit = one_of(UNITS, match[2]) or "mm"  # the pattern lets no other through
         return InstrumentState(
             id=self._id, name=NAMES[self._id], unit=unit, battery=battery, warning=low
@@ -52,8 +57,8 @@ class SocketInstrument:
         match, noise = ask(self._address, about, _READING, name=self._name)
         warnings = []
         if noise:
-            warnings.append("The signal was unclear: check the reading.")
+            warnings.append(msg("The signal was unclear: check the reading."))
         if match[3] is not None and int(match[3]) <= LOW_BATTERY:
-            warnings.append(f"Its battery is at {int(match[3])} %.")
+            warnings.append(msg("Its battery is at {int} %.", int=int(match[3])))
         unit = one_of(UNITS, match[2]) or "mm"  # the pattern lets no other through
-        return InstrumentReading(amount=match[1], unit=unit, warning=" ".join(warnings) or None)
+        return InstrumentReading(amount=match[1], unit=unit, warning=joined(" ", warnings) or None)

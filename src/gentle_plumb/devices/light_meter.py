@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import re
 
+from ..core.language import msg, numeral
 from ..services.errors import NoAnswer
 from ..services.models import LightReading
 from .line import ask
@@ -29,11 +30,16 @@ class SocketLightMeter:
 
         """
         if not self._address:
-            raise NoAnswer("No light meter connected. Type in the reading.")
-        match, _ = ask(self._address, "READ", _READING, name="light meter")
+            raise NoAnswer(msg("No light meter connected. Type in the reading."))
+        match, _ = ask(self._address, "READ", _READING, name=msg("light meter"))
         lux = float(match[1])
         if not DARKEST <= lux <= BRIGHTEST:
             raise NoAnswer(
-                f"The light meter says {lux:g} lux, outside {DARKEST:g} to {BRIGHTEST:g}."
+                msg(
+                    "The light meter says {lux} lux, outside {darkest} to {brightest}.",
+                    lux=numeral(f"{lux:g}"),
+                    darkest=numeral(f"{DARKEST:g}"),
+                    brightest=numeral(f"{BRIGHTEST:g}"),
+                )
             )
-        return LightReading(lux=lux, warning="Its battery is low." if match[2] else None)
+        return LightReading(lux=lux, warning=msg("Its battery is low.") if match[2] else None)

@@ -5,13 +5,14 @@ from __future__ import annotations
 import re
 import socket
 
+from ..core.language import msg
 from ..services.errors import NoAnswer
 
 PATIENCE_S = 2.0
 LONGEST_LINE = 120
 MOST_NOISE = 3
 """Lines that are no answer and may come before one."""
-TYPE_IT = "Take the reading again, or type it."
+TYPE_IT = msg("Take the reading again, or type it.")
 
 
 def ask(
@@ -53,15 +54,19 @@ def ask(
             while noise <= MOST_NOISE:
                 raw = heard.readline(LONGEST_LINE)
                 if not raw:
-                    raise NoAnswer(f"The {name} disconnected. {otherwise}")
+                    raise NoAnswer(
+                        msg("The {name} disconnected. {otherwise}", name=name, otherwise=otherwise)
+                    )
                 text = raw.decode("ascii", "replace").strip()
                 match = wanted.fullmatch(text)
                 if match is not None and raw.endswith(b"\n"):
                     return match, noise
                 if text.startswith("ERR "):
-                    raise NoAnswer(f"The {name} says: {text[4:]}.")
+                    raise NoAnswer(msg("The {name} says: {text}.", name=name, text=text[4:]))
                 noise += 1
     except (OSError, ValueError):
         if not noise:
-            raise NoAnswer(f"The {name} is not responding. {otherwise}") from None
-    raise NoAnswer(f"The {name} sent something that isn’t a reading. Try again.")
+            raise NoAnswer(
+                msg("The {name} is not responding. {otherwise}", name=name, otherwise=otherwise)
+            ) from None
+    raise NoAnswer(msg("The {name} sent something that isn’t a reading. Try again.", name=name))

@@ -12,6 +12,7 @@ from email.utils import formatdate
 from pathlib import Path
 from uuid import UUID
 
+from ..core.language import msg
 from ..services.errors import MailRefused, MailTrouble
 from ..services.models import LetterOut
 
@@ -65,11 +66,14 @@ class SmtpMail:
             raise _trouble(error.smtp_code, error.smtp_error) from None
         except ssl.SSLCertVerificationError as error:
             raise MailTrouble(
-                f"The mail server’s certificate is not trusted: {error.verify_message}."
+                msg(
+                    "The mail server’s certificate is not trusted: {verify_message}.",
+                    verify_message=error.verify_message,
+                )
             ) from None
         except (OSError, smtplib.SMTPException) as error:
             raise MailTrouble(
-                f"The mail server does not answer ({type(error).__name__})."
+                msg("The mail server does not answer ({name}).", name=type(error).__name__)
             ) from None
 
     def _connected(self) -> smtplib.SMTP:
@@ -97,7 +101,7 @@ SECRET_FROM_THE_START = 465
 
 def _trouble(code: int, words: bytes | str) -> MailTrouble | MailRefused:
     said = words.decode("utf-8", "replace") if isinstance(words, bytes) else words
-    text = f"The mail server says {code} {said}"[:300]
+    text = msg("The mail server says {code} {said}", code=code, said=said)[:300]
     return MailRefused(text) if code >= REFUSED_FOR_GOOD else MailTrouble(text)
 
 

@@ -8,6 +8,7 @@ from pydantic import Field
 
 from ..core.catalogue import QUANTITIES
 from ..core.choices import Hand
+from ..core.language import msg, numeral
 from ..core.record import fields
 from ..core.words import Misplaced
 from ..core.workstation import (
@@ -115,10 +116,16 @@ class DeskDocument(Part):
         ):
             raise Misplaced(
                 "surface",
-                f"a fixed desk has one height, not {surface.low:g} to {surface.high:g} mm",
+                msg(
+                    "a fixed desk has one height, not {low} to {high} mm",
+                    low=numeral(f"{surface.low:g}"),
+                    high=numeral(f"{surface.high:g}"),
+                ),
             )
         if self.below is not None and self.screen_base is None:
-            raise Misplaced("below", "it says how far the keys hang under “screen_base”: give both")
+            raise Misplaced(
+                "below", msg("it says how far the keys hang under “screen_base”: give both")
+            )
         return Desk(
             kind=self.kind,
             form=self.form,
@@ -175,7 +182,9 @@ class ScreenDocument(Part):
     def size(self) -> tuple[float | None, float | None]:
         """Width and height of the picture, mm."""
         if (self.diagonal_in is None) != (self.aspect is None):
-            raise Misplaced("diagonal_in", "diagonal_in and aspect tell a size together: give both")
+            raise Misplaced(
+                "diagonal_in", msg("diagonal_in and aspect tell a size together: give both")
+            )
         if self.diagonal_in is not None and self.aspect is not None:
             return Screen.picture(self.diagonal_in, self.aspect)
         return maybe_mm(self.width, "width", 100, 2500), maybe_mm(self.height, "height", 60, 1500)
@@ -246,7 +255,7 @@ class ItemDocument(Part):
 
     def item(self) -> Item:
         """The item in mm."""
-        thickness = maybe_mm(self.thickness, f"item {self.id}", 1, 400)
+        thickness = maybe_mm(self.thickness, msg("item {id}", id=self.id), 1, 400)
         assert thickness is not None
         return Item(
             id=self.id,
@@ -280,7 +289,9 @@ class EquipmentDocument(Part):
         feet, ids = self.feet, [item.id for item in self.items]
         twice = next((id for id in ids if ids.count(id) > 1), None)
         if twice is not None:
-            raise Misplaced("items", f"“{twice}” stands there twice: give its count instead")
+            raise Misplaced(
+                "items", msg("“{twice}” stands there twice: give its count instead", twice=twice)
+            )
         with under("chair"):
             chair = self.chair.chair()
         with under("desk"):

@@ -1,8 +1,7 @@
 """The open format of a case and of its result: JSON, with a schema generated from here.
 
-Version 3 holds every kind of equipment, what is at hand, hours, choices, own numbers, things ticked for a plan
-of one's own, precautions, and further places of the same body. Versions 1 and 2 are still read: what they
-could not say is unknown, and version 1's ``fingers_behind_knee`` becomes the gap's two ends.
+Version 3 holds every kind of equipment, what is at hand, hours, choices, own numbers, things ticked for a plan of one's
+own, precautions and further places. Versions 1 and 2 are still read: see docs/formats.
 """
 
 from __future__ import annotations
@@ -33,6 +32,7 @@ from ..core.fit import (
     pieces_within_limits,
     within_limits,
 )
+from ..core.language import filled, joined, msg, numeral
 from ..core.plain_text import check_texts
 from ..core.plans import OwnNumbers, PlanSet, key_of, make_plans, own_kit
 from ..core.policy import check_rule_set, policy_of, standing_policy_of
@@ -66,7 +66,7 @@ class BodyDocument(Part):
     def _known(cls, values: dict[str, ValueDocument]) -> dict[str, ValueDocument]:
         for name in values:
             if name not in DIMENSIONS:
-                raise Misplaced(name, "there is no body dimension of this name")
+                raise Misplaced(name, msg("there is no body dimension of this name"))
         return values
 
     def body(self) -> Body:
@@ -82,8 +82,11 @@ class BodyDocument(Part):
             if resolved.value_mm is None:
                 raise Misplaced(
                     f"{name}.readings",
-                    f"two readings {resolved.spread_mm:g} mm apart, more than "
-                    f"{entry.repeat_limit_mm:g} mm: give a third",
+                    msg(
+                        "two readings {spread_mm} mm apart, more than {repeat_limit_mm} mm: give a third",
+                        spread_mm=numeral(f"{resolved.spread_mm:g}"),
+                        repeat_limit_mm=numeral(f"{entry.repeat_limit_mm:g}"),
+                    ),
                 )
             sd = document.sd if document.sd is not None else resolved.sd_mm
             values[name] = BodyValue(mm=resolved.value_mm, sd_mm=sd, source=document.source)
@@ -116,7 +119,9 @@ def _filed_as(quantity: Quantity) -> str:
 
 
 def _filed(quantity: Quantity) -> tuple[Any, Any]:
-    words = f"{quantity.label}, {DATUM_WORDS[quantity.datum]}."
+    words = filled(
+        "{label}, {datum_words}.", label=quantity.label, datum_words=DATUM_WORDS[quantity.datum]
+    )
     if quantity.unit == "mm":
         return Length | None, Field(default=None, description=words)
     return float | None, Field(default=None, ge=quantity.low, le=quantity.high, description=words)
@@ -194,15 +199,17 @@ class PlaceDocument(Part):
         for posture, own in (("seated", self.own_seated), ("standing", self.own_standing)):
             for key, span in pieces.items():
                 position = own.settings(None).get(key)
-                if (
-                    position is not None
-                    and span is not None
-                    and not span.low <= position <= span.high
-                ):
+                if position is None or span is None:
+                    continue
+                if not span.low <= position <= span.high:
                     raise Misplaced(
                         f"own_{posture}.{key}",
-                        f"{position:g} mm is outside what the piece can do, {span.low:g} to "
-                        f"{span.high:g} mm",
+                        msg(
+                            "{position} mm is outside what the piece can do, {low} to {high} mm",
+                            position=numeral(f"{position:g}"),
+                            low=numeral(f"{span.low:g}"),
+                            high=numeral(f"{span.high:g}"),
+                        ),
                     )
 
     def own(self) -> OwnNumbers:
@@ -275,14 +282,19 @@ class CaseDocument(PersonDocument, PaceDocument, PlaceDocument):
             known = {key_of(addition) for addition in own_kit(case, place.own().taken)}
             strange = next((text for text in place.taken if text not in known), None)
             if strange is not None:
-                raise Misplaced("taken", f"“{strange}” can’t be added here, or not with the rest")
+                raise Misplaced(
+                    "taken",
+                    msg("“{strange}” can’t be added here, or not with the rest", strange=strange),
+                )
         if place.plan == "own" and not place.taken:
-            raise Misplaced("plan", "your own plan must list what it adds in “taken”")
+            raise Misplaced("plan", msg("your own plan must list what it adds in “taken”"))
 
     def _policy(self, policy: Policy) -> Policy:
         unknown = set(self.policies) - set(Policy.__dataclass_fields__)
         if unknown:
-            raise Misplaced(f"policies.{sorted(unknown)[0]}", "there is no policy of this name")
+            raise Misplaced(
+                f"policies.{sorted(unknown)[0]}", msg("there is no policy of this name")
+            )
         given = {name: getattr(policy, name) for name in Policy.__dataclass_fields__}
         try:
             return _POLICY.validate_json(json.dumps(given | self.policies), strict=True)
@@ -302,14 +314,16 @@ class CaseDocument(PersonDocument, PaceDocument, PlaceDocument):
             standing = self._policy(standing_policy_of(self.choices))
         except FieldError as error:
             raise ValueError(error.message) from None
-        if sum(self.hours.values()) > 24:
-            raise Misplaced("hours", f"{sum(self.hours.values()):g} h a day in all: a day has 24 h")
+        hours = sum(self.hours.values())
+        if hours > 24:
+            words = msg("{sum} h a day in all: a day has 24 h", sum=numeral(f"{hours:g}"))
+            raise Misplaced("hours", words)
         if (
             self.sharp_from is not None
             and self.sharp_to is not None
             and to_mm(self.sharp_from, "sharp_from") > to_mm(self.sharp_to, "sharp_to")
         ):
-            raise Misplaced("sharp_from", "it lies beyond sharp_to")
+            raise Misplaced("sharp_from", msg("it lies beyond sharp_to"))
         for posture, own in (
             ("own_seated", place.own_seated),
             ("own_standing", place.own_standing),
@@ -320,7 +334,8 @@ class CaseDocument(PersonDocument, PaceDocument, PlaceDocument):
         tasks = set(self.hours) - set(TASKS)
         if tasks:
             raise Misplaced(
-                f"hours.{sorted(tasks)[0]}", f"there is no such task; one of {', '.join(TASKS)}"
+                f"hours.{sorted(tasks)[0]}",
+                msg("there is no such task; one of {tasks}", tasks=joined(", ", TASKS)),
             )
         person = self.person(station)
         station = pieces_within_limits(station, person)

@@ -8,6 +8,7 @@ from pydantic import BeforeValidator, Field, field_validator
 
 from ..core.errors import FieldError, UnknownName
 from ..core.fit import Case
+from ..core.language import msg
 from ..core.movements import choose_movements
 from ..core.presentation import day_view, programme_view, rhythm_views
 from ..core.record import Record, field_of, fields, read_typed
@@ -22,7 +23,9 @@ PREFIX = "pace."
 
 def _typed(value: object) -> object:
     if isinstance(value, bool) or not isinstance(value, int | float | str):
-        raise ValueError("a number, or a text as it is typed in Pace")  # pydantic tells its place
+        raise ValueError(
+            msg("a number, or a text as it is typed in Pace")
+        )  # pydantic tells its place
     return value
 
 
@@ -49,7 +52,7 @@ class PaceDocument(Part):
             try:
                 field = field_of(PREFIX + name)
             except UnknownName:
-                raise Misplaced(name, "there is nothing of this name in Pace") from None
+                raise Misplaced(name, msg("there is nothing of this name in Pace")) from None
             try:
                 read_typed(field, f"{value:g}" if isinstance(value, float) else value)
             except FieldError as error:

@@ -10,6 +10,7 @@ from pydantic import BaseModel, BeforeValidator, ConfigDict, Field, Strict
 from pydantic.fields import FieldInfo
 
 from ..core.errors import FieldError
+from ..core.language import msg, numeral
 from ..core.record import Field as RecordField
 from ..core.units import parse_length
 from ..core.words import Misplaced
@@ -20,7 +21,7 @@ def _number_or_text(value: object) -> object:
     """One sentence for what is neither, in the place of one for each kind."""
     if isinstance(value, bool) or not isinstance(value, int | float | str):
         raise ValueError(  # pydantic tells a ValueError with its place
-            "a length is a number of mm, or a text with its unit such as “46.2 cm”"
+            msg("a length is a number of mm, or a text with its unit such as “46.2 cm”")
         )
     return value
 
@@ -52,8 +53,10 @@ def to_mm(value: float | str, what: str) -> float:
     except FieldError:
         raise Misplaced(
             what,
-            f"“{value}” is not a length. Write for example 462 or “46.2 cm”; a number without "
-            "a unit is mm here.",
+            msg(
+                "“{value}” is not a length. Write for example 462 or “46.2 cm”; a number without a unit is mm here.",
+                value=value,
+            ),
         ) from None
 
 
@@ -63,7 +66,15 @@ def maybe_mm(value: float | str | None, what: str, low: float, high: float) -> f
         return None
     mm = to_mm(value, what)
     if not low <= mm <= high:
-        raise Misplaced(what, f"{mm:g} mm is outside {low:g} to {high:g} mm")
+        raise Misplaced(
+            what,
+            msg(
+                "{mm} mm is outside {low} to {high} mm",
+                mm=numeral(f"{mm:g}"),
+                low=numeral(f"{low:g}"),
+                high=numeral(f"{high:g}"),
+            ),
+        )
     return mm
 
 
@@ -96,15 +107,31 @@ class RangeDocument(Part):
         assert first is not None
         assert last is not None
         if first > last:
-            raise Misplaced(what, f"the lowest, {first:g} mm, is above the highest, {last:g} mm")
+            raise Misplaced(
+                what,
+                msg(
+                    "the lowest, {first} mm, is above the highest, {last} mm",
+                    first=numeral(f"{first:g}"),
+                    last=numeral(f"{last:g}"),
+                ),
+            )
         return Span(low=first, high=last, step=self.step)
 
     def degrees(self, what: str, low: float, high: float) -> Span:
         first, last = self.low, self.high if self.high is not None else self.low
         if isinstance(first, str) or isinstance(last, str):
-            raise Misplaced(what, "degrees are plain numbers")
+            raise Misplaced(what, msg("degrees are plain numbers"))
         if not low <= first <= last <= high:
-            raise Misplaced(what, f"{first:g}° to {last:g}° is not within {low:g}° to {high:g}°")
+            raise Misplaced(
+                what,
+                msg(
+                    "{first}° to {last}° is not within {low}° to {high}°",
+                    first=numeral(f"{first:g}"),
+                    last=numeral(f"{last:g}"),
+                    low=numeral(f"{low:g}"),
+                    high=numeral(f"{high:g}"),
+                ),
+            )
         return Span(low=first, high=last, step=self.step)
 
 

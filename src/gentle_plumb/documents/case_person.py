@@ -17,6 +17,7 @@ from ..core.intake import (
     PersonLimits,
     person_limits,
 )
+from ..core.language import joined, msg, numeral
 from ..core.words import Misplaced
 from ..core.workstation import ChairKind, Workstation
 from .case_parts import Part
@@ -38,12 +39,18 @@ class ClearedDocument(Part):
 def _in_range(limit: LimitId, value: float) -> None:
     figure = FIGURES.get(limit)
     if figure is None:
-        raise Misplaced("figure", f"“{limit}” takes no figure")
+        raise Misplaced("figure", msg("“{limit}” takes no figure", limit=limit))
     if not figure.low <= value <= figure.high:
         raise Misplaced(
             "figure",
-            f"{value:g} {figure.unit} for “{limit}”: it must be from {figure.low:g} to "
-            f"{figure.high:g} {figure.unit}",
+            msg(
+                "{value} {unit} for “{limit}”: it must be from {low} to {high} {unit}",
+                value=numeral(f"{value:g}"),
+                unit=figure.unit,
+                limit=limit,
+                low=numeral(f"{figure.low:g}"),
+                high=numeral(f"{figure.high:g}"),
+            ),
         )
 
 
@@ -71,18 +78,28 @@ class PersonDocument(Part):
         for id in (*self.precautions, *(document.precaution for document in self.cleared)):
             if id not in PRECAUTIONS:
                 raise Misplaced(
-                    "precautions", f"there is no “{id}”; one of {', '.join(PRECAUTIONS)}"
+                    "precautions",
+                    msg(
+                        "there is no “{id}”; one of {precautions}",
+                        id=id,
+                        precautions=joined(", ", PRECAUTIONS),
+                    ),
                 )
         for limit, degrees in self.joints.items():
             if limit not in JOINTS_LIMITED:
-                raise Misplaced("joints", f"“{limit}” is no limit of a joint")
+                raise Misplaced("joints", msg("“{limit}” is no limit of a joint", limit=limit))
             _in_range(limit, degrees)
         for document in self.cleared:
             limits = PRECAUTIONS[document.precaution].limits
             if document.limit not in limits:
                 raise Misplaced(
                     "cleared",
-                    f"{document.precaution} has no limit “{document.limit}”; one of {', '.join(limits)}",
+                    msg(
+                        "{precaution} has no limit “{limit}”; one of {limits}",
+                        precaution=document.precaution,
+                        limit=document.limit,
+                        limits=joined(", ", limits),
+                    ),
                 )
             if document.figure is not None:
                 _in_range(document.limit, document.figure)

@@ -15,6 +15,7 @@ from typing import Annotated, Literal
 from pydantic import BaseModel, ConfigDict, Field, ValidationError
 
 from ..core.body import Sex
+from ..core.language import filled, joined, msg
 from ..services.models import ArchivedPhoto, ArchivedVisit, ClientArchive
 from .visit_file import VisitDocument, read_visit
 
@@ -100,7 +101,7 @@ class ZipArchives:
             with zipfile.ZipFile(io.BytesIO(raw)) as archive:
                 return _client(_Files(archive))
         except (zipfile.BadZipFile, NotImplementedError, EOFError, OSError) as error:
-            raise ValueError(f"The archive can’t be read: {error}.") from None
+            raise ValueError(msg("The archive can’t be read: {error}.", error=error)) from None
 
 
 class _Files:
@@ -111,21 +112,33 @@ class _Files:
         held = archive.infolist()
         if len(held) > MOST_FILES or sum(zip_info.file_size for zip_info in held) > MOST_BYTES:
             raise ValueError(
-                f"{len(held)} files of {sum(zip_info.file_size for zip_info in held)} bytes are more than a client has "
-                f"({MOST_FILES}, {MOST_BYTES})."
+                msg(
+                    "{len} files of {sum} bytes are more than a client has ({most_files}, {most_bytes}).",
+                    len=len(held),
+                    sum=sum(zip_info.file_size for zip_info in held),
+                    most_files=MOST_FILES,
+                    most_bytes=MOST_BYTES,
+                )
             )
 
     def read(self, name: str) -> bytes:
         try:
             about = self._archive.getinfo(name)
         except KeyError:
-            raise ValueError(f"{name} is not in the archive.") from None
+            raise ValueError(msg("{name} is not in the archive.", name=name)) from None
         if about.file_size > MOST_FILE:
-            raise ValueError(f"{name}: {about.file_size} bytes are more than {MOST_FILE}.")
+            raise ValueError(
+                msg(
+                    "{name}: {file_size} bytes are more than {most_file}.",
+                    name=name,
+                    file_size=about.file_size,
+                    most_file=MOST_FILE,
+                )
+            )
         with self._archive.open(about) as file:
             data = file.read(MOST_FILE + 1)
         if len(data) > MOST_FILE:
-            raise ValueError(f"{name} is longer than it says.")
+            raise ValueError(msg("{name} is longer than it says.", name=name))
         return data
 
 
@@ -134,15 +147,17 @@ def _client(files: _Files) -> ClientArchive:
         about = ClientDocument.model_validate_json(files.read(ABOUT))
     except ValidationError as error:
         wrong = error.errors()[0]
-        where = ".".join(str(part) for part in wrong["loc"])
-        raise ValueError(f"{ABOUT}: {where}: {wrong['msg']}") from None
+        where = joined(".", (str(part) for part in wrong["loc"]))
+        raise ValueError(
+            filled("{about}: {where}: {msg}", about=ABOUT, where=where, msg=wrong["msg"])
+        ) from None
     visits = []
     for line in about.visits:
         name = f"{line.folder}/visit.json"
         try:
             visit = read_visit(files.read(name))
         except ValueError as error:
-            raise ValueError(f"{name}: {error}") from None
+            raise ValueError(filled("{name}: {error}", name=name, error=error)) from None
         photos = tuple(
             ArchivedPhoto(id=id, jpeg=files.read(f"{line.folder}/photos/{id}.jpg"))
             for id in line.photos

@@ -12,6 +12,7 @@ from hashlib import sha256
 
 from icalendar import Calendar, Event
 
+from ..core.language import filled, lowered, msg
 from ..core.pace import Spell
 from ..core.visit import WorkingDay
 
@@ -19,8 +20,8 @@ PRODUCT = "-//Gentle Plumb//Working day//EN"
 WORKDAYS = ("MO", "TU", "WE", "TH", "FR")
 WEEKS_OF_THE_WHOLE_DAY = 8
 """How long the day goes on in the file once somebody is used to it, weeks. House value."""
-TITLES = {"stand": "Stand", "move": "Move", "sit": "Sit"}
-FOLLOW_UP = "Workplace follow-up"
+TITLES = {"stand": msg("Stand"), "move": msg("Move"), "sit": msg("Sit")}
+FOLLOW_UP = msg("Workplace follow-up")
 
 
 def day_calendar(
@@ -92,8 +93,12 @@ def _told(spells: Sequence[Spell]) -> Iterator[Spell]:
 
 def _title(spell: Spell, movement: str, *, walks: bool) -> str:
     """Return what an event is called: which movement, where one is done then."""
-    title = TITLES[spell.posture] if walks or spell.posture != "move" else "Shift the weight"
-    return f"{title}: {movement[0].lower()}{movement[1:]}" if movement else title
+    title = TITLES[spell.posture] if walks or spell.posture != "move" else msg("Shift the weight")
+    return (
+        filled("{title}: {movement}", title=title, movement=lowered(movement))
+        if movement
+        else title
+    )
 
 
 def _event(

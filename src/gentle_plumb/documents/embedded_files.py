@@ -4,6 +4,8 @@ from __future__ import annotations
 
 import io
 
+from ..core.language import msg
+
 VISIT, RESULT, MEASUREMENTS, DRAWING = (
     "visit.json",
     "result.json",
@@ -25,9 +27,15 @@ def files_in(pdf: bytes) -> dict[str, bytes]:
 
     """
     if not pdf.startswith(b"%PDF"):
-        raise ValueError("This is no PDF.")
+        raise ValueError(msg("This is no PDF."))
     if len(pdf) > MOST_BYTES:
-        raise ValueError(f"{len(pdf)} bytes are more than {MOST_BYTES}: no report is so long.")
+        raise ValueError(
+            msg(
+                "{len} bytes are more than {most_bytes}: no report is so long.",
+                len=len(pdf),
+                most_bytes=MOST_BYTES,
+            )
+        )
     from pypdf import PdfReader  # large, and seldom needed
     from pypdf.errors import PyPdfError
 
@@ -35,4 +43,4 @@ def files_in(pdf: bytes) -> dict[str, bytes]:
         held = PdfReader(io.BytesIO(pdf)).attachments
         return {name: contents[0] for name, contents in held.items() if contents}
     except (PyPdfError, ValueError, KeyError, TypeError, RecursionError) as error:
-        raise ValueError(f"The PDF can’t be read: {error}.") from None
+        raise ValueError(msg("The PDF can’t be read: {error}.", error=error)) from None

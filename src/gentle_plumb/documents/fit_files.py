@@ -20,6 +20,7 @@ from pydantic import ValidationError
 from ..core.drawing import SceneRequest, draw_scene
 from ..core.errors import FieldError
 from ..core.fit import FitResult, limit_text, settings_of
+from ..core.language import filled, joined, msg
 from ..core.what_if import to_jsonable
 from ..core.words import invalid_at
 from .case_format import CaseDocument, CaseWorked, PlaceDocument
@@ -55,7 +56,7 @@ def result_csv(result: FitResult) -> str:
             cells = [getattr(row, name) for name in COLUMNS[:-2]]
             shown = [f"{cell:.2f}" if isinstance(cell, float) else cell for cell in cells]
             lines.writerow(
-                [*shown, "; ".join(limit_text(limit) for limit in row.limits), row.reason]
+                [*shown, joined("; ", (limit_text(limit) for limit in row.limits)), row.reason]
             )
     return out.getvalue()
 
@@ -91,7 +92,7 @@ def _once(pairs: list[tuple[str, Any]]) -> dict[str, Any]:
     result: dict[str, Any] = {}
     for name, value in pairs:
         if name in result:
-            raise ValueError(f"“{name}” is said twice in one place")
+            raise ValueError(msg("“{name}” is said twice in one place", name=name))
         result[name] = value
     return result
 
@@ -101,19 +102,26 @@ def trouble_of(error: Exception) -> list[str]:
     if isinstance(error, ValidationError):
         return problems_of(error)
     if isinstance(error, json.JSONDecodeError):
-        line = f"line {error.lineno}, " if "\n" in error.doc.strip() else ""
-        return [f"{line}sign {error.colno}: not JSON: {error.msg.lower()}"]
+        line = msg("line {lineno}, ", lineno=error.lineno) if "\n" in error.doc.strip() else ""
+        return [
+            msg(
+                "{line}sign {colno}: not JSON: {msg}",
+                line=line,
+                colno=error.colno,
+                msg=error.msg.lower(),
+            )
+        ]
     if isinstance(error, FieldError):
         return [error.message]
     if isinstance(error, RecursionError):
-        return ["nested too deep to be a case"]
+        return [msg("nested too deep to be a case")]
     return [str(error)]
 
 
 def problems_of(error: ValidationError) -> list[str]:
     """What is wrong with a case, one sentence a field."""
     generator = (invalid_at(error_["loc"], error_, whole="case") for error_ in error.errors())
-    return [f"{path}: {words}" for path, words in generator]
+    return [filled("{path}: {words}", path=path, words=words) for path, words in generator]
 
 
 def brief(document: CaseDocument, number: int) -> dict[str, Any]:
@@ -160,10 +168,10 @@ def _work(numbered: list[tuple[int, str]]) -> list[Line]:
             result = json.dumps(brief(document, number), ensure_ascii=False)
             results.append(Line(number=number, result=result, trouble=None))
         except (ValueError, FieldError, RecursionError) as error:
-            said = "; ".join(trouble_of(error)[:3])
+            said = joined("; ", trouble_of(error)[:3])
             results.append(Line(number=number, result=None, trouble=said))
         except Exception as error:  # one bad case must not stop a hundred thousand
-            said = f"{type(error).__name__}: {error}"
+            said = filled("{name}: {error}", name=type(error).__name__, error=error)
             results.append(Line(number=number, result=None, trouble=said))
     return results
 

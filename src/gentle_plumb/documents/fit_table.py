@@ -6,6 +6,7 @@ from rich.console import Console
 from rich.table import Table
 
 from ..core.fit import FitRow, PostureFit, limit_text, notes_in
+from ..core.language import filled, joined, msg
 from ..core.plans import PlanSet
 from ..core.presentation import apart_text, move_views, plan_views, terms_words, value_text
 from ..core.units import LengthUnit
@@ -21,8 +22,16 @@ def _value(row: FitRow, value: float | None, unit: LengthUnit) -> str:
 
 def _posture(posture: PostureFit, unit: LengthUnit) -> Table:
     table = Table(title=posture.posture.title(), title_justify="left")
-    for heading in ("", "target", "setting", "found", "change", "made of", "limit and cost"):
-        left = heading in ("", "made of", "limit and cost")
+    for heading in (
+        "",
+        "target",
+        "setting",
+        "found",
+        "change",
+        msg("made of"),
+        msg("limit and cost"),
+    ):
+        left = heading in ("", msg("made of"), msg("limit and cost"))
         table.add_column(heading, justify="left" if left else "right")
     for row in posture.rows:
         said = [limit_text(limit, unit) for limit in row.limits]
@@ -36,7 +45,7 @@ def _posture(posture: PostureFit, unit: LengthUnit) -> Table:
             _value(row, row.found, unit),
             change or "–",
             (terms_words(row, unit) if row.terms else row.reason) or "",
-            "; ".join(said),
+            joined("; ", said),
         )
     return table
 
@@ -54,7 +63,17 @@ def print_table(console: Console, case_worked: CaseWorked, unit: LengthUnit) -> 
         elif posture.why_not:
             say(posture.why_not)
     for move in move_views(result.moves, unit):
-        way = f"{move.seated} to {move.standing} {unit} ({move.by})" if move.by else move.both
+        way = (
+            msg(
+                "{seated} to {standing} {unit} ({by})",
+                seated=move.seated,
+                standing=move.standing,
+                unit=unit,
+                by=move.by,
+            )
+            if move.by
+            else move.both
+        )
         say(f"{move.label}: {way}")
     for note in notes_in(case_worked.case, result, unit):
         say(note)
@@ -63,8 +82,8 @@ def print_table(console: Console, case_worked: CaseWorked, unit: LengthUnit) -> 
 
 def _print_plans(console: Console, plan_set: PlanSet, unit: LengthUnit) -> None:
     shown, fixes = plan_views(plan_set, unit)
-    plans = Table(title="Plans", title_justify="left")
-    for heading in ("", "does not fit", "added", "price", "outside bands", "a day"):
+    plans = Table(title=msg("Plans"), title_justify="left")
+    for heading in ("", msg("does not fit"), "added", "price", msg("outside bands"), msg("a day")):
         plans.add_column(heading)
     for plan in shown:
         plans.add_row(
@@ -75,7 +94,15 @@ def _print_plans(console: Console, plan_set: PlanSet, unit: LengthUnit) -> None:
             "\n".join(
                 [
                     plan.excess,
-                    *(f"{view.label}, {view.posture}: {view.excess}" for view in plan.left),
+                    *(
+                        filled(
+                            "{label}, {posture}: {excess}",
+                            label=view.label,
+                            posture=view.posture,
+                            excess=view.excess,
+                        )
+                        for view in plan.left
+                    ),
                 ]
             ),
             plan.minutes or "–",
@@ -84,4 +111,13 @@ def _print_plans(console: Console, plan_set: PlanSet, unit: LengthUnit) -> None:
     for caution in dict.fromkeys(caution for plan in shown for caution in plan.cautions):
         console.print(caution, markup=False)
     for fix in fixes:
-        console.print(f"{fix.label} ({fix.price}): {fix.removes}; {fix.left} left", markup=False)
+        console.print(
+            msg(
+                "{label} ({price}): {removes}; {left} left",
+                label=fix.label,
+                price=fix.price,
+                removes=fix.removes,
+                left=fix.left,
+            ),
+            markup=False,
+        )

@@ -11,6 +11,7 @@ from typing import Final
 
 from PIL import ExifTags, Image, ImageOps, UnidentifiedImageError
 
+from ..core.language import msg, numeral
 from ..services.errors import BadPicture
 from ..services.models import ProcessedPhoto
 
@@ -32,14 +33,17 @@ FORMATS = ("JPEG", "PNG", "WEBP")
 
 
 def _megabytes(size: float) -> str:
-    return f"{size / 1024 / 1024:.1f} MB"
+    return msg("{size} MB", size=numeral(f"{size / 1024 / 1024:.1f}"))
 
 
 def too_large(size: int) -> BadPicture:
     """What is said of a file over the limit."""
     return BadPicture(
-        f"The photo is {_megabytes(size)}; the limit is {_megabytes(MOST_BYTES)}. Use a lower "
-        f"resolution.",
+        msg(
+            "The photo is {megabytes}; the limit is {megabytes2}. Use a lower resolution.",
+            megabytes=_megabytes(size),
+            megabytes2=_megabytes(MOST_BYTES),
+        ),
         value=size,
         high=MOST_BYTES,
         unit="bytes",
@@ -85,25 +89,33 @@ class PillowImageProcessor:
             with Image.open(BytesIO(picture), formats=FORMATS) as opened:
                 return self._develop(opened)
         except (UnidentifiedImageError, Image.DecompressionBombError):
-            raise BadPicture("This file isn’t a JPEG, PNG or WebP photo.") from None
+            raise BadPicture(msg("This file isn’t a JPEG, PNG or WebP photo.")) from None
         except (OSError, SyntaxError, ValueError, TypeError, EOFError, struct.error):
-            raise BadPicture("The photo is damaged and can’t be opened.") from None
+            raise BadPicture(msg("The photo is damaged and can’t be opened.")) from None
 
     def _develop(self, opened: Image.Image) -> ProcessedPhoto:
         width, height = opened.size
         most = MOST_PIXELS if opened.format == "JPEG" else MOST_UNPACKED
         if width * height > most:
             raise BadPicture(
-                f"The picture has {width * height / 1e6:.0f} megapixels; at most {most / 1e6:.0f} "
-                f"can be kept{'' if opened.format == 'JPEG' else ' as ' + str(opened.format)}.",
+                msg(
+                    "The picture has {width} megapixels; at most {most} can be kept{what}.",
+                    width=numeral(f"{width * height / 1000000.0:.0f}"),
+                    most=numeral(f"{most / 1000000.0:.0f}"),
+                    what="" if opened.format == "JPEG" else " as " + str(opened.format),
+                ),
                 value=width * height,
                 high=most,
                 unit="px",
             )
         if min(width, height) < LEAST_SIDE:
             raise BadPicture(
-                f"The picture is only {width} by {height} px; {LEAST_SIDE} px a side is the least "
-                "that angles can be read from.",
+                msg(
+                    "The picture is only {width} by {height} px; {least_side} px a side is the least that angles can be read from.",
+                    width=width,
+                    height=height,
+                    least_side=LEAST_SIDE,
+                ),
                 value=min(width, height),
                 low=LEAST_SIDE,
                 unit="px",

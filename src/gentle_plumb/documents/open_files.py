@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import asdict
 
 from ..core.drawing import Scene
+from ..core.language import msg
 from ..core.what_if import VisitAnalysis
 from ..services.models import Attachment, MeasurementSheet, VisitSnapshot
 from .embedded_files import DRAWING, MEASUREMENTS, RESULT, VISIT
@@ -28,7 +29,7 @@ class PaperFiles:
         attachments = [
             Attachment(
                 name=VISIT,
-                says="The visit, entry by entry",
+                says=msg("The visit, entry by entry"),
                 media="application/json",
                 text=visit_document(opened, analysis.visit_input.practice).model_dump_json(
                     indent=1
@@ -36,7 +37,7 @@ class PaperFiles:
             ),
             Attachment(
                 name=RESULT,
-                says="Targets and settings that were worked out",
+                says=msg("Targets and settings that were worked out"),
                 media="application/json",
                 text=visit_result(analysis).model_dump_json(),
             ),
@@ -46,7 +47,7 @@ class PaperFiles:
             attachments.append(
                 Attachment(
                     name=MEASUREMENTS,
-                    says="Body measurements, HL7 FHIR R4",
+                    says=msg("Body measurements, HL7 FHIR R4"),
                     media="application/json",
                     text=fhir.write(sheets).decode(),
                 )
@@ -60,7 +61,7 @@ class PaperFiles:
         return [
             Attachment(
                 name=DRAWING,
-                says="The side view to scale",
+                says=msg("The side view to scale"),
                 media="image/svg+xml",
                 text=scene_svg(asdict(drawing)),
             )

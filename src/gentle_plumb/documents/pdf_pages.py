@@ -22,6 +22,8 @@ from pypdf.generic import (
     TextStringObject,
 )
 
+from ..core.language import msg
+
 FONT, FONT_PT = "/Helv", 9
 """Of what is typed into a field; every reader of PDF has it."""
 PRINTED = 4
@@ -123,7 +125,7 @@ def filled_in(pdf: bytes) -> dict[str, str]:
     try:
         form = PdfReader(io.BytesIO(pdf)).get_fields() or {}
     except PyPdfError as error:
-        raise ValueError("This is not a PDF that can be read.") from error
+        raise ValueError(msg("This is not a PDF that can be read.")) from error
     result = {}
     for name, field in form.items():
         value = str(field.value or "")

@@ -14,6 +14,7 @@ from typing import TYPE_CHECKING, Any, Literal
 from PIL import Image
 from pydantic import BaseModel
 
+from ..core.language import msg
 from ..services.models import Attachment
 from ..services.paper_layout import drawings_in, layout_of
 from ..services.paper_models import (
@@ -94,7 +95,7 @@ class TypstPdfRenderer:
         with spending("papers"):
             pdf, spots = self._press.submit(pressed).result()
         asked = {
-            f"done_{request.id or index}": f"Done: {request.title}"
+            f"done_{request.id or index}": msg("Done: {title}", title=request.title)
             for index, request in enumerate(paper.requests)
         }
         return with_fields(pdf, [{**spot, "says": asked.get(spot["name"], "")} for spot in spots])
@@ -180,9 +181,11 @@ def _held(jpeg: bytes) -> str:
     """Return a photograph as text that a template can draw."""
     width, height = Image.open(io.BytesIO(jpeg)).size
     data = base64.b64encode(jpeg).decode()
-    return (
-        f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {width} {height}">'
-        f'<image width="{width}" height="{height}" href="data:image/jpeg;base64,{data}"/></svg>'
+    return msg(
+        '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {width} {height}"><image width="{width}" height="{height}" href="data:image/jpeg;base64,{data}"/></svg>',
+        width=width,
+        height=height,
+        data=data,
     )
 
 

@@ -11,6 +11,7 @@ from pydantic import BaseModel, ConfigDict, Field, ValidationError, model_valida
 from ..core.body import Sex
 from ..core.errors import FieldError
 from ..core.fit import FitResult, notes_in, working_order
+from ..core.language import filled, joined, msg, numeral
 from ..core.plain_text import check_texts
 from ..core.policy import check_rule_set
 from ..core.record import field_of, fields, read_typed, typed_of
@@ -70,7 +71,9 @@ class VisitDocument(_Part):
             try:
                 values[path] = read_typed(field_of(path), typed, unit="mm")
             except FieldError as error:
-                raise ValueError(f"{path}: {error.message}") from None
+                raise ValueError(
+                    filled("{path}: {message}", path=path, message=error.message)
+                ) from None
         return values
 
 
@@ -128,8 +131,10 @@ def read_visit(text: str | bytes) -> VisitDocument:
         return VisitDocument.model_validate_json(text)
     except ValidationError as error:
         wrong = error.errors()[0]
-        where = ".".join(str(part) for part in wrong["loc"])
-        raise ValueError(f"{where}: {wrong['msg']}" if where else str(wrong["msg"])) from None
+        where = joined(".", (str(part) for part in wrong["loc"]))
+        raise ValueError(
+            filled("{where}: {msg}", where=where, msg=wrong["msg"]) if where else str(wrong["msg"])
+        ) from None
 
 
 def visit_schema() -> dict[str, Any]:
@@ -147,12 +152,20 @@ def visit_lines(visit: VisitDocument, unit: LengthUnit) -> list[str]:
     def said(value: str | None, unit: str) -> str:
         return with_unit(value, unit) if value is not None else "–"
 
-    head = (
-        f"{visit.client}, {spoken_date(visit.visit_on.isoformat())}, {len(visit.entries)} entries"
+    head = msg(
+        "{client}, {visit_on}, {len} entries",
+        client=visit.client,
+        visit_on=spoken_date(visit.visit_on.isoformat()),
+        len=len(visit.entries),
     )
     rows = [
-        f"{row.posture:<9}{row.label}: {said(row.found, row.unit)} found, "
-        f"{said(row.setting, row.unit)} to set"
+        msg(
+            "{posture}{label}: {found} found, {setting} to set",
+            posture=numeral(f"{row.posture:<9}"),
+            label=row.label,
+            found=said(row.found, row.unit),
+            setting=said(row.setting, row.unit),
+        )
         for row in analysis.rows(unit, brief=True)
         if row.setting is not None
     ]

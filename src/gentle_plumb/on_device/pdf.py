@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from typing import NoReturn
 
+from ..core.language import msg
 from ..services.errors import NeedsServer
 
 
@@ -27,13 +28,13 @@ class UnavailablePdf:
 
 
 def _refuse() -> NoReturn:
-    raise NeedsServer("Reports can be printed when you are back online.")
+    raise NeedsServer(msg("Reports can be printed when you are back online."))
 
 
 class NoFiles:
     """Makes no files; raises NeedsServer."""
 
     def of_visit(self, *_: object) -> NoReturn:
-        raise NeedsServer("Files can be created when you are back online.")
+        raise NeedsServer(msg("Files can be created when you are back online."))
 
     of_drawing = of_visit

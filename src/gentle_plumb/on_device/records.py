@@ -9,6 +9,7 @@ from fnmatch import fnmatchcase
 from typing import TypeVar
 from uuid import UUID
 
+from ..core.language import msg
 from ..core.plans import Prices
 from ..core.record import fields
 from ..core.visit import CONDITIONS
@@ -84,19 +85,19 @@ class DeviceRecords(ServerOnlyRecords):
     def client(self, practice_id: UUID, client_id: UUID) -> Client:
         found = self.client_by_id.get(client_id)
         if found is None or found.practice_id != practice_id:
-            raise NotFound("There is no such client.")
+            raise NotFound(msg("There is no such client."))
         return found
 
     def add_client(self, client: Client) -> Client:
         held = self.client_by_id.setdefault(client.id, client)
         if held.practice_id != client.practice_id:
-            raise AlreadyThere("Another client has this id.")
+            raise AlreadyThere(msg("Another client has this id."))
         return held
 
     def add_visit(self, visit: Visit) -> Visit:
         held = self.visit_by_id.setdefault(visit.id, visit)
         if (held.practice_id, held.client_id) != (visit.practice_id, visit.client_id):
-            raise AlreadyThere("Another visit has this id.")
+            raise AlreadyThere(msg("Another visit has this id."))
         return held
 
     def visit_before(self, practice_id: UUID, visit_id: UUID) -> UUID | None:
@@ -118,7 +119,7 @@ class DeviceRecords(ServerOnlyRecords):
     def drop_visit(self, practice_id: UUID, visit_id: UUID) -> None:
         _, _, entries, heads, photos = self.open(practice_id, visit_id)
         if heads or photos or any(entry.typed for entry in entries):
-            raise HoldsSomething("This visit is not empty.")
+            raise HoldsSomething(msg("This visit is not empty."))
         self.forget(visit_id)
 
     def consents_said(self, practice_id: UUID, visit_id: UUID) -> list[Entry]:
@@ -131,7 +132,7 @@ class DeviceRecords(ServerOnlyRecords):
         self, practice_id: UUID, visit_id: UUID, moment: datetime | None, *, forget: timedelta
     ) -> None:
         """The server's alone."""
-        raise NeedsServer("Drafts can be discarded when you are back online.")
+        raise NeedsServer(msg("Drafts can be discarded when you are back online."))
 
     def forget(self, visit_id: UUID) -> None:
         """Leave nothing of a visit here."""
@@ -153,7 +154,7 @@ class DeviceRecords(ServerOnlyRecords):
         """A visit alone; raises NotFound."""
         found = self.visit_by_id.get(visit_id)
         if found is None or found.practice_id != practice_id:
-            raise NotFound("There is no such visit.")
+            raise NotFound(msg("There is no such visit."))
         return found
 
     def open(
@@ -245,7 +246,7 @@ class DeviceRecords(ServerOnlyRecords):
         row, before = self.held.get(key), self.changes.get(change.id)
         if before is not None and row is not None:
             if (before.visit_id, before.path, before.typed) != (*key, change.typed):
-                raise ReusedChange("This change was made before, with other content.")
+                raise ReusedChange(msg("This change was made before, with other content."))
             return row, visit.revision
         self._need_consent(visit.id, change.consent, change.path)
         if (row.version if row else 0) != change.expected_version:
@@ -301,7 +302,7 @@ class DeviceRecords(ServerOnlyRecords):
         held = self.pictures.get(photo.id)
         if held is not None:
             if (held[0].visit_id, held[0].sha256) != (photo.visit_id, photo.sha256):
-                raise AlreadyThere("Another photograph has this id.")
+                raise AlreadyThere(msg("Another photograph has this id."))
             return held[0]
         self.pictures[photo.id] = (photo, jpeg)
         self._raise(photo.visit_id)
@@ -310,7 +311,7 @@ class DeviceRecords(ServerOnlyRecords):
     def photo(self, practice_id: UUID, photo_id: UUID) -> tuple[PhotoHead, bytes]:
         result = self.pictures.get(photo_id)
         if result is None or self.visit_by_id[result[0].visit_id].practice_id != practice_id:
-            raise NotFound("There is no such photograph.")
+            raise NotFound(msg("There is no such photograph."))
         return result
 
     def drop_photo(self, practice_id: UUID, photo_id: UUID) -> None:

@@ -7,6 +7,7 @@ from datetime import date
 from typing import NoReturn
 from uuid import UUID
 
+from ..core.language import msg
 from ..services.errors import NeedsServer
 from ..services.models import (
     Client,
@@ -21,7 +22,7 @@ from ..services.models import (
 
 
 def _needs_server() -> NoReturn:
-    raise NeedsServer("You can do this when you are back online.")
+    raise NeedsServer(msg("You can do this when you are back online."))
 
 
 class ServerOnlyRecords:

@@ -11,6 +11,7 @@ from typing import Any
 from pydantic import BaseModel, TypeAdapter, ValidationError
 
 from ..core.errors import FieldError
+from ..core.language import Language, filled, joined, language_of, msg
 from ..routes.route import Caller, Drawing, Route
 from ..routes.visits import VISIT_ROUTES
 from ..schemas.problem import Problem, problem_of, problem_of_field
@@ -38,7 +39,8 @@ ROUTES: tuple[tuple[re.Pattern[str], Route], ...] = tuple(
 class Asked(BaseModel):
     """A request: its method, its path below ``/api/``, its query and its body.
 
-    ``client`` is who a visit is begun with, where nothing of theirs was taken along.
+    ``client`` is who a visit is begun with, where nothing of theirs was taken along; ``language`` is what the
+    reader reads.
     """
 
     method: str
@@ -46,6 +48,7 @@ class Asked(BaseModel):
     query: dict[str, Any] = {}
     body: dict[str, Any] | None = None
     client: ClientView | None = None
+    language: str = "en"
 
 
 def now() -> datetime:
@@ -91,39 +94,43 @@ class DeviceSession:
 
     def handle(self, request: str) -> str:
         """Answer a request: JSON of :class:`Asked` in, ``{"status", "body"}`` out."""
-        status, body = self._answered(Asked.model_validate_json(request))
+        asked = Asked.model_validate_json(request)
+        status, body = self._answered(asked, language_of(asked.language))
         return f'{{"status":{status},"body":{body}}}'
 
-    def _answered(self, asked: Asked) -> tuple[int, str]:
+    def _answered(self, asked: Asked, language: Language) -> tuple[int, str]:
         try:
-            return self._done(asked)
+            return self._done(asked, language)
         except FieldError as error:
-            return _problem(problem_of_field(error))
+            return _problem(problem_of_field(error), language)
         except ServiceError as error:
-            return _problem(problem_of(error))
+            return _problem(problem_of(error), language)
         except ValidationError as error:
             first = error.errors()[0]
-            where = ".".join(str(part) for part in first["loc"])
+            where = joined(".", (str(part) for part in first["loc"]))
             return _problem(
                 Problem(
                     type="bad-request",
-                    title="Invalid request",
+                    title=msg("Invalid request"),
                     status=422,
-                    detail=f"{where or 'request'}: {first['msg']}",
+                    detail=filled("{where}: {msg}", where=where or "request", msg=first["msg"]),
                     field=where,
-                )
+                ),
+                language,
             )
 
-    def _done(self, asked: Asked) -> tuple[int, str]:
+    def _done(self, asked: Asked, language: Language) -> tuple[int, str]:
         self._know(asked.client)
         target = f"{asked.method} /{asked.path.strip('/')}"
         for pattern, route in ROUTES:
             match = pattern.fullmatch(target)
             if match is not None:
-                return self._handled(route, asked, match.groupdict())
-        raise NeedsServer("You can do this when you are back online.")
+                return self._handled(route, asked, match.groupdict(), language)
+        raise NeedsServer(msg("You can do this when you are back online."))
 
-    def _handled(self, route: Route, asked: Asked, path: Mapping[str, str]) -> tuple[int, str]:
+    def _handled(
+        self, route: Route, asked: Asked, path: Mapping[str, str], language: Language
+    ) -> tuple[int, str]:
         route.needs.require(self._who.member)
         query = {name: value for name, value in asked.query.items() if value is not None}
         given: dict[str, Any] = {}
@@ -143,7 +150,7 @@ class DeviceSession:
         answer = route.handler(**given)
         if isinstance(answer, Drawing):
             answer = answer.draw()
-        return route.status, route.written(answer).decode()
+        return route.status, route.written(answer, language).decode()
 
     def _know(self, client: ClientView | None) -> None:
         if client is None:
@@ -155,5 +162,6 @@ class DeviceSession:
             self._records.add_client(Client(practice_id=practice_id, **vars(client)))
 
 
-def _problem(problem: Problem) -> tuple[int, str]:
-    return problem.status, json.dumps(problem.model_dump(mode="json", exclude_none=True))
+def _problem(problem: Problem, language: Language) -> tuple[int, str]:
+    said = language.say(problem.model_dump(exclude_none=True))
+    return problem.status, json.dumps(said, default=str)

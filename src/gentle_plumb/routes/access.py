@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from uuid import UUID
 
+from ..core.language import msg
 from ..schemas.access import (
     AccessChange,
     ChosenPassword,
@@ -39,7 +40,7 @@ def _resets_by_mail(to: Services, call: Call) -> bool:
     return to.entrances.mails and bool(to.public_url or call.from_this_machine)
 
 
-@get("/invitations", Needs.OWNER, audit=("read", "list of invitations"))
+@get("/invitations", Needs.OWNER, audit=("read", msg("list of invitations")))
 def invitations(to: Services, who: Caller) -> Sequence[WaitingLink]:
     """One-time links that wait; owners only."""
     return to.entrances.invitations(who.member)
@@ -58,19 +59,23 @@ def invite_again(to: Services, call: Call, who: Caller, door_id: UUID) -> MadeDo
     return to.entrances.again(who.member, who.practice, door_id, base=call.base_url)
 
 
-@delete("/invitations/{door_id}", Needs.OWNER, audit=("manage", "invitation withdrawn"), status=204)
+@delete(
+    "/invitations/{door_id}", Needs.OWNER, audit=("manage", msg("invitation withdrawn")), status=204
+)
 def withdraw(to: Services, who: Caller, door_id: UUID) -> None:
     """Close a one-time link at once; owners only."""
     to.entrances.withdraw(who.member, door_id)
 
 
-@post("/members/{member_id}/reset", Needs.OWNER, audit=("manage", "password reset"), status=201)
+@post(
+    "/members/{member_id}/reset", Needs.OWNER, audit=("manage", msg("password reset")), status=201
+)
 def reset_for(to: Services, call: Call, who: Caller, member_id: UUID) -> MadeDoor:
     """Send a colleague a link to reset their password; owners only."""
     return to.entrances.reset_for(who.member, who.practice, member_id, base=call.base_url)
 
 
-@get("/restricted", Needs.OWNER, audit=("read", "list of clients open to some"))
+@get("/restricted", Needs.OWNER, audit=("read", msg("list of clients open to some")))
 def restricted(to: Services, who: Caller) -> list[ClientAccess]:
     """Clients that some see only; owners only."""
     return to.access.restricted(who.member)
@@ -83,7 +88,10 @@ def access_of(to: Services, who: Caller, client_id: UUID) -> ClientAccess:
 
 
 @put(
-    "/restricted/{client_id}", Needs.WRITER, audit=("manage", "who sees a client"), even_hidden=True
+    "/restricted/{client_id}",
+    Needs.WRITER,
+    audit=("manage", msg("who sees a client")),
+    even_hidden=True,
 )
 def put_access(to: Services, who: Caller, client_id: UUID, change: AccessChange) -> ClientAccess:
     """Open a client to some members only, or to all."""
@@ -118,7 +126,7 @@ def enter(to: Services, call: Call, password: ChosenPassword) -> None:
             member_id=member.id,
             who=member.name,
             act="manage",
-            what="password chosen by a one-time link",
+            what=msg("password chosen by a one-time link"),
             target=AuditTarget(),
             request_id=call.id,
         )
@@ -129,5 +137,5 @@ def enter(to: Services, call: Call, password: ChosenPassword) -> None:
 def forgotten(to: Services, call: Call, attempts: Attempts, password: ForgottenPassword) -> None:
     """Ask for a password reset link. The answer is the same whether or not the address has an account."""
     if not _resets_by_mail(to, call):
-        raise NotAllowed("Email is not set up here. Ask an owner of your practice for a link.")
+        raise NotAllowed(msg("Email is not set up here. Ask an owner of your practice for a link."))
     to.entrances.ask_reset(password.email, attempts, base=call.base_url)

@@ -9,11 +9,13 @@ from uuid import UUID
 from zoneinfo import available_timezones
 
 from ..core.errors import UnknownName
+from ..core.language import msg
 from ..documents.code_svg import code_svg
 from ..schemas.account import (
     Confirmation,
     DeviceMembers,
     HealthGrant,
+    LanguageChoice,
     Me,
     NewMember,
     NewSecondFactor,
@@ -58,7 +60,9 @@ def ready(to: Services) -> dict[str, str]:
     """Whether this server may be sent calls: its database answers, and is at the schema it works with."""
     held = to.database.schema()
     if held != to.database.newest():
-        raise OtherSchema(f"The database is at schema {held or 'none'}, not at this program’s.")
+        raise OtherSchema(
+            msg("The database is at schema {held}, not at this program’s.", held=held or "none")
+        )
     return {"status": "ready", "schema": held, **_worker(to)}
 
 
@@ -71,7 +75,7 @@ get, post, put, delete = (
 )
 
 
-@post("/session", Needs.NOBODY, attempts="sign in", lane="hashing", within_s=None)
+@post("/session", Needs.NOBODY, attempts=msg("sign in"), lane="hashing", within_s=None)
 def sign_in(to: Services, call: Call, attempts: Attempts, given: SignIn) -> WithCookies[Me]:
     """Sign in: sets the session cookie, and one that tells this browser again."""
     try:
@@ -165,11 +169,17 @@ def me(who: SignedIn) -> Me:
     return Me.of(who.session, who.member, who.practice)
 
 
-@put("/me/registration", Needs.MEMBER, audit=("manage", "own registration"))
+@put("/me/registration", Needs.MEMBER, audit=("manage", msg("own registration")))
 def set_registration(to: Services, who: SignedIn, registration: Registration) -> Me:
     """Set one's profession and registration number: they stand beside one's signatures from now on."""
     member = to.accounts.set_registration(who.member, **registration.model_dump())
     return Me.of(who.session, member, who.practice)
+
+
+@put("/me/language", Needs.MEMBER)
+def set_language(to: Services, who: SignedIn, choice: LanguageChoice) -> Me:
+    """Set the language one reads."""
+    return Me.of(who.session, to.accounts.set_language(who.member, choice.language), who.practice)
 
 
 @post("/me/second-factor", Needs.MEMBER, enrolling=True)
@@ -182,7 +192,7 @@ def offer_second_factor(to: Services, who: SignedIn) -> SecondFactorOffer:
 @put(
     "/me/second-factor",
     Needs.MEMBER,
-    audit=("manage", "own second factor"),
+    audit=("manage", msg("own second factor")),
     attempts="confirm",
     lane="hashing",
     within_s=None,
@@ -199,7 +209,7 @@ def set_second_factor(
 @post(
     "/me/second-factor/off",
     Needs.MEMBER,
-    audit=("manage", "own second factor off"),
+    audit=("manage", msg("own second factor off")),
     status=204,
     attempts="confirm",
     lane="hashing",
@@ -215,7 +225,7 @@ def drop_second_factor(
 @delete(
     "/members/{member_id}/second-factor",
     Needs.OWNER,
-    audit=("manage", "second factor reset"),
+    audit=("manage", msg("second factor reset")),
     status=204,
 )
 def reset_second_factor(to: Services, who: SignedIn, member_id: UUID) -> None:
@@ -229,7 +239,9 @@ def sessions(to: Services, who: SignedIn) -> list[SessionView]:
     return to.accounts.sessions(who.member, who.session)
 
 
-@delete("/sessions/{session_id}", Needs.MEMBER, audit=("sign_out", "another session"), status=204)
+@delete(
+    "/sessions/{session_id}", Needs.MEMBER, audit=("sign_out", msg("another session")), status=204
+)
 def end_session(to: Services, who: SignedIn, session_id: UUID) -> None:
     """End one of one's own sessions."""
     to.accounts.end_session(who.member, session_id)
@@ -238,7 +250,7 @@ def end_session(to: Services, who: SignedIn, session_id: UUID) -> None:
 @put(
     "/password",
     Needs.MEMBER,
-    audit=("manage", "own password"),
+    audit=("manage", msg("own password")),
     status=204,
     attempts="confirm",
     lane="hashing",
@@ -260,7 +272,7 @@ def members(to: Services, who: SignedIn) -> Sequence[MemberView]:
 @post(
     "/members",
     Needs.OWNER,
-    audit=("manage", "member let in"),
+    audit=("manage", msg("member let in")),
     status=201,
     lane="hashing",
     within_s=None,
@@ -271,14 +283,14 @@ def add_member(to: Services, who: SignedIn, new_member: NewMember) -> MemberView
     return view_of(MemberView, member)
 
 
-@put("/members/{member_id}/health", Needs.OWNER, audit=("manage", "view of health data"))
+@put("/members/{member_id}/health", Needs.OWNER, audit=("manage", msg("view of health data")))
 def grant_health(to: Services, who: SignedIn, member_id: UUID, grant: HealthGrant) -> MemberView:
     """Let a reader see health data, or no more; owners only."""
     member = to.accounts.let_see_health(who.member, member_id, sees=grant.sees_health)
     return view_of(MemberView, member)
 
 
-@delete("/members/{member_id}", Needs.OWNER, audit=("manage", "member left"), status=204)
+@delete("/members/{member_id}", Needs.OWNER, audit=("manage", msg("member left")), status=204)
 def remove_member(to: Services, who: SignedIn, member_id: UUID) -> None:
     """Let somebody in no more: their sessions end at once; owners only."""
     to.accounts.remove_member(who.member, member_id)
@@ -291,7 +303,10 @@ def change_practice(to: Services, who: SignedIn, settings: ChangedSettings) -> M
         raise UnknownName(
             field="time_zone",
             value=settings.time_zone,
-            message=f"Time zone: “{settings.time_zone}” is none. Give one as Europe/London.",
+            message=msg(
+                "Time zone: “{time_zone}” is none. Give one as Europe/London.",
+                time_zone=settings.time_zone,
+            ),
         )
     practice = to.accounts.change_practice(replace(who.practice, **vars(settings)))
     return Me.of(who.session, who.member, practice)

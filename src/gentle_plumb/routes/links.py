@@ -10,6 +10,7 @@ from uuid import UUID
 
 from pydantic import Field
 
+from ..core.language import msg
 from ..core.units import LengthUnit
 from ..schemas.common import RequestModel
 from ..schemas.own_page import Decision, NewLink, TakeOver
@@ -37,13 +38,13 @@ LINK_ROUTES = Routes("clients")
 get, post, put, delete = (LINK_ROUTES.get, LINK_ROUTES.post, LINK_ROUTES.put, LINK_ROUTES.delete)
 
 
-@get("/clients/{client_id}/links", Needs.HEALTH, audit=("read", "client’s own page"))
+@get("/clients/{client_id}/links", Needs.HEALTH, audit=("read", msg("client’s own page")))
 def links(to: Services, who: Caller, client_id: UUID) -> list[LinkView]:
     """A client's links with their rounds and mails, the latest first."""
     return to.links.links(who.member, who.practice, client_id)
 
 
-@post("/links", Needs.WRITER, audit=("share", "link to the client’s own page"), status=201)
+@post("/links", Needs.WRITER, audit=("share", msg("link to the client’s own page")), status=201)
 def make_link(to: Services, call: Call, who: Caller, link: NewLink) -> MadeLink:
     """Make a link for a visit's client; its code is told this once."""
     facts = link.model_dump()
@@ -53,7 +54,7 @@ def make_link(to: Services, call: Call, who: Caller, link: NewLink) -> MadeLink:
 @post(
     "/links/{link_id}/code",
     Needs.WRITER,
-    audit=("share", "code of the client’s own page"),
+    audit=("share", msg("code of the client’s own page")),
     status=201,
 )
 def new_code(to: Services, call: Call, who: Caller, link_id: UUID) -> MadeLink:
@@ -61,45 +62,48 @@ def new_code(to: Services, call: Call, who: Caller, link_id: UUID) -> MadeLink:
     return to.links.new_code(who.member, who.practice, link_id, base_url=call.base_url)
 
 
-@post("/links/{link_id}/mail", Needs.WRITER, audit=("share", "link by mail"), status=202)
+@post("/links/{link_id}/mail", Needs.WRITER, audit=("share", msg("link by mail")), status=202)
 def mail_link(to: Services, call: Call, who: Caller, link_id: UUID) -> LinkView:
     """Mail the link to the client, and each check to come on its day."""
     return to.links.send(who.member, who.practice, link_id, call.base_url)
 
 
-@delete("/links/{link_id}", Needs.WRITER, audit=("change", "link closed"), status=204)
+@delete("/links/{link_id}", Needs.WRITER, audit=("change", msg("link closed")), status=204)
 def revoke_link(to: Services, who: Caller, link_id: UUID) -> None:
     """Close a link for good, at once."""
     to.links.revoke(who.member, link_id)
 
 
-@get("/checks", Needs.MEMBER, audit=("read", "list of answers"))
+@get("/checks", Needs.MEMBER, audit=("read", msg("list of answers")))
 def waiting_checks(to: Services, who: Caller) -> list[WaitingCheck]:
     """Clients' answers that nobody has decided on, the gravest first."""
     return to.links.waiting(who.member)
 
 
-@get("/checks/{check_id}", Needs.HEALTH, audit=("read", "client’s answers"))
+@get("/checks/{check_id}", Needs.HEALTH, audit=("read", msg("client’s answers")))
 def check(to: Services, who: Caller, check_id: UUID, unit: Unit = "cm") -> CheckView:
     """A client's answers, how they are sorted and by which of them."""
     return to.links.check(who.member, check_id, unit)
 
 
 @put(
-    "/checks/{check_id}/decision", Needs.WRITER, audit=("change", "decision on answers"), status=204
+    "/checks/{check_id}/decision",
+    Needs.WRITER,
+    audit=("change", msg("decision on answers")),
+    status=204,
 )
 def decide(to: Services, who: Caller, check_id: UUID, decision: Decision) -> None:
     """Say what comes of a client's answers."""
     to.links.decide(who.member, check_id, decision.level, decision.note)
 
 
-@post("/checks/{check_id}/take-over", Needs.WRITER, audit=("change", "answers taken over"))
+@post("/checks/{check_id}/take-over", Needs.WRITER, audit=("change", msg("answers taken over")))
 def take_over(to: Services, who: Caller, check_id: UUID, over: TakeOver) -> TakenOver:
     """Write a client's answers into the empty fields of a visit of theirs, marked as theirs."""
     return to.links.take_over(who.member, check_id, over.visit_id)
 
 
-@get("/clients/{client_id}/history", Needs.HEALTH, audit=("read", "client over time"))
+@get("/clients/{client_id}/history", Needs.HEALTH, audit=("read", msg("client over time")))
 def history(to: Services, who: Caller, client_id: UUID, unit: Unit = "cm") -> History:
     """A client over time: what happened, and how the body was measured visit by visit."""
     return to.histories.of(who.member, who.practice, client_id, unit)
@@ -133,7 +137,7 @@ def drop_language(to: Services, who: Caller, language: Language) -> None:
 def simulated_inbox(to: Services, who: Caller) -> Sequence[LetterOut]:
     """What has arrived at the simulated mail server; there is one in the demo only."""
     if to.mailbox is None:
-        raise NotFound("There is no simulated mail server here.")
+        raise NotFound(msg("There is no simulated mail server here."))
     return to.mailbox.letters()
 
 

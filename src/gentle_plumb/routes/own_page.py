@@ -12,6 +12,7 @@ from pydantic import Field
 
 from ..core.drawing import INKS, body_chart
 from ..core.intake import MAP_H, MAP_W, REGIONS
+from ..core.language import msg
 from ..core.own_page import Round
 from ..core.units import LengthUnit
 from ..documents.image_processor import MOST_BYTES, too_large
@@ -27,11 +28,11 @@ OWN_COOKIE = "plumb_own"
 OWN_PATH = "/api/own"
 Unit = Annotated[LengthUnit, Field(description="Unit of every length shown.")]
 
-OWN_ROUTES = Routes("client’s own page", "/own")
+OWN_ROUTES = Routes(msg("client’s own page"), "/own")
 get, post, put, delete = OWN_ROUTES.get, OWN_ROUTES.post, OWN_ROUTES.put, OWN_ROUTES.delete
 
 
-@post("/session", Needs.NOBODY, status=204, attempts="own page", lane="hashing", within_s=None)
+@post("/session", Needs.NOBODY, status=204, attempts=msg("own page"), lane="hashing", within_s=None)
 def open_own_page(to: Services, attempts: Attempts, door: OwnDoor) -> WithCookies[None]:
     """Open a client's page with its link and code: sets a cookie for half a day."""
     token = to.own_page.open(door.token, door.code, attempts)
@@ -53,7 +54,7 @@ def close_own_page(to: Services, who: OwnCaller) -> WithCookies[None]:
     return WithCookies(None, (Cookie(name=OWN_COOKIE, path=OWN_PATH),))
 
 
-@get("/page", Needs.OWN_PAGE, audit=("read", "own page"))
+@get("/page", Needs.OWN_PAGE, audit=("read", msg("own page")))
 def own_page(
     to: Services, who: OwnCaller, language: Annotated[str, Field(max_length=40)] | None = None
 ) -> OwnView:
@@ -108,7 +109,7 @@ def own_doubts(to: Services, who: OwnCaller, unit: Unit = "cm") -> list[OwnDoubt
     return to.own_page.doubts(who, unit)
 
 
-@post("/rounds/{round}/send", Needs.OWN_PAGE, audit=("answer", "answers sent"), status=204)
+@post("/rounds/{round}/send", Needs.OWN_PAGE, audit=("answer", msg("answers sent")), status=204)
 def send_own_round(to: Services, who: OwnCaller, round: Round) -> None:
     """Send a round to the practice; sent twice it counts once."""
     to.own_page.send(who, round)

@@ -8,6 +8,7 @@ from uuid import UUID
 
 from pydantic import Field
 
+from ..core.language import msg
 from ..core.record import fields
 from ..documents.day_calendar import day_calendar as calendar_of
 from ..schemas.client import Signature
@@ -44,7 +45,7 @@ def draft_pdf(
     return _pdf(pdf, "draft.pdf")
 
 
-@get("/visits/{visit_id}/card.pdf", Needs.HEALTH, audit=("print", "target card"), media=PDF)
+@get("/visits/{visit_id}/card.pdf", Needs.HEALTH, audit=("print", msg("target card")), media=PDF)
 def card_pdf(to: Services, who: Caller, visit_id: UUID, unit: Unit = "cm") -> FileAnswer:
     """The target card: the numbers to come back to; for all who share the workstation."""
     return _pdf(to.reports.card(who.member, who.practice, visit_id, unit), "target-card.pdf")
@@ -53,7 +54,7 @@ def card_pdf(to: Services, who: Caller, visit_id: UUID, unit: Unit = "cm") -> Fi
 @get(
     "/visits/{visit_id}/letters/{about}.pdf",
     Needs.HEALTH,
-    audit=("print", "letter to a clinician"),
+    audit=("print", msg("letter to a clinician")),
     media=PDF,
 )
 def letter_pdf(
@@ -81,7 +82,7 @@ def sign(
     )
 
 
-@get("/reports/{report_id}.pdf", Needs.MEMBER, audit=("print", "signed report"), media=PDF)
+@get("/reports/{report_id}.pdf", Needs.MEMBER, audit=("print", msg("signed report")), media=PDF)
 def report_pdf(
     to: Services,
     who: Caller,
@@ -101,7 +102,7 @@ def report_pdf(
 @get(
     "/reports/{report_id}/request.pdf",
     Needs.MEMBER,
-    audit=("print", "request to the workplace"),
+    audit=("print", msg("request to the workplace")),
     media=PDF,
 )
 def request_form(to: Services, who: Caller, report_id: UUID) -> FileAnswer:
@@ -113,7 +114,7 @@ def request_form(to: Services, who: Caller, report_id: UUID) -> FileAnswer:
 @post(
     "/reports/{report_id}/request-answers",
     Needs.WRITER,
-    audit=("read", "workplace’s answers"),
+    audit=("read", msg("workplace’s answers")),
     file=FileBody(MOST_FORM_BYTES),
 )
 def request_answers(to: Services, who: Caller, report_id: UUID, raw: bytes) -> dict[str, str]:
@@ -128,7 +129,7 @@ def day_calendar(to: Services, who: Caller, visit_id: UUID, place: PlaceId = "ma
     """The working day as a calendar file: quiet, and without a word about health."""
     opened, results = to.visits.results(who.member, visit_id, "cm", body=False, place=place)
     if results.day is None:
-        raise NotFound("Record hours by task first.")
+        raise NotFound(msg("Record hours by task first."))
     due = results.record[fields.report.follow_up]
     calendar = calendar_of(
         results.day,

@@ -8,6 +8,7 @@ from uuid import UUID
 from ..core.body import DIMENSIONS
 from ..core.drawing import INKS, body_chart
 from ..core.intake import CONSENTS, MAP_H, MAP_W, RED_FLAGS, REGIONS, URGENCY
+from ..core.language import filled
 from ..core.observation import HABITS, LIGHT_TASKS, ROOM
 from ..core.photo import LANDMARKS
 from ..core.policy import POLICY_QUESTIONS
@@ -77,7 +78,10 @@ def fields(who: Caller) -> Fields:
         skips=Skip.labels(),
         picture_bytes=MOST_BYTES,
         inks=INKS,
-        sources={key: f"{source.title}. {source.note}" for key, source in SOURCES.items()},
+        sources={
+            key: filled("{title}. {note}", title=source.title, note=source.note)
+            for key, source in SOURCES.items()
+        },
     )
 
 

@@ -7,6 +7,7 @@ from uuid import UUID
 
 from pydantic import Field
 
+from ..core.language import msg
 from ..schemas.access import PapersRequest, ProofRequest
 from ..services.archives import MOST_BYTES
 from ..services.models import BulkJobView, ChangedPeriods, ClientView
@@ -38,7 +39,7 @@ def retention(to: Services, who: Caller) -> RetentionView:
     return to.retention.look(who.practice)
 
 
-@put("/retention", Needs.OWNER, audit=("manage", "periods of keeping"))
+@put("/retention", Needs.OWNER, audit=("manage", msg("periods of keeping")))
 def set_periods(to: Services, who: Caller, periods: ChangedPeriods) -> RetentionView:
     """Set how long records are kept; owners only. Nothing is erased by itself."""
     return to.retention.look(to.retention.set_periods(who.practice, periods))
@@ -65,7 +66,7 @@ def erase_photographs(
 @post(
     "/erasures/{erasure_id}/proof.pdf",
     Needs.WRITER,
-    audit=("print", "proof of erasure"),
+    audit=("print", msg("proof of erasure")),
     media="application/pdf",
     within_s=None,
 )
@@ -82,7 +83,9 @@ def running(to: Services, who: Caller) -> Running:
     return to.system_status.look(who.member)
 
 
-@delete("/system-status/failed/{mail_id}", Needs.OWNER, audit=("manage", "mail let go"), status=204)
+@delete(
+    "/system-status/failed/{mail_id}", Needs.OWNER, audit=("manage", msg("mail let go")), status=204
+)
 def let_go(to: Services, who: Caller, mail_id: UUID) -> None:
     """Let a mail go that was given up; owners only."""
     to.system_status.let_go(who.member, mail_id)
@@ -97,7 +100,7 @@ def jobs(to: Services, who: Caller) -> list[BulkJobView]:
 @post(
     "/bulk/papers",
     Needs.WRITER_WITH_HEALTH,
-    audit=("export", "papers of a period, asked for"),
+    audit=("export", msg("papers of a period, asked for")),
     status=202,
 )
 def ask_papers(to: Services, who: Caller, request: PapersRequest) -> BulkJobView:
@@ -108,7 +111,7 @@ def ask_papers(to: Services, who: Caller, request: PapersRequest) -> BulkJobView
 @post(
     "/bulk/import",
     Needs.WRITER,
-    audit=("import", "client, by a worker"),
+    audit=("import", msg("client, by a worker")),
     status=202,
     file=FileBody(MOST_BYTES),
     within_s=None,
@@ -121,7 +124,7 @@ def ask_import(to: Services, who: Caller, raw: bytes, agreed: Agreed) -> BulkJob
 @get(
     "/bulk/{job_id}.zip",
     Needs.HEALTH,
-    audit=("export", "papers of a period"),
+    audit=("export", msg("papers of a period")),
     media=ZIP,
     within_s=None,
 )

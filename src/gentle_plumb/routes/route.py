@@ -17,7 +17,9 @@ from typing import Annotated, Any, Generic, Literal, TypeVar, get_args, get_orig
 from uuid import UUID
 
 from pydantic import BaseModel, TypeAdapter
+from pydantic_core import to_json
 
+from ..core.language import Language
 from ..services.errors import NotAllowed
 from ..services.exchange import too_long
 from ..services.models import Member, Practice, Session
@@ -252,9 +254,13 @@ class Route:
     def _answer(self) -> TypeAdapter[Any]:
         return TypeAdapter(self.returns)
 
-    def written(self, answer: Any) -> bytes:
-        """An answer as JSON: what its declared type names, and nothing else of it."""
-        return b"null" if self.returns is None else self._answer.dump_json(answer)
+    def written(self, answer: Any, language: Language) -> bytes:
+        """An answer as JSON in a reader's language: what its declared type names, and nothing else of it."""
+        if self.returns is None:
+            return b"null"
+        if language.english:
+            return self._answer.dump_json(answer)
+        return to_json(language.say(self._answer.dump_python(answer)))
 
 
 Source = Literal["services", "caller", "call", "attempts", "file", "body", "path", "query"]

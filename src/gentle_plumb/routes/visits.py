@@ -8,6 +8,7 @@ from uuid import UUID
 
 from pydantic import Field
 
+from ..core.language import msg
 from ..core.presentation import StackView
 from ..core.units import LengthUnit
 from ..core.what_if import WhatIfResult
@@ -60,7 +61,7 @@ get, post, put, delete = (
 _READ = ("read", "visit")
 
 
-@get("/clients", Needs.MEMBER, audit=("read", "list of clients"))
+@get("/clients", Needs.MEMBER, audit=("read", msg("list of clients")))
 def clients(
     to: VisitServices, who: Caller, q: Words = "", id: UUID | None = None, offset: Offset = 0
 ) -> list[ListedClient]:
@@ -82,7 +83,7 @@ def change_client(
     return to.visits.change_client(who.member, client_id, client)
 
 
-@get("/visits", Needs.MEMBER, audit=("read", "list of visits"))
+@get("/visits", Needs.MEMBER, audit=("read", msg("list of visits")))
 def visits(
     to: VisitServices,
     who: Caller,
@@ -97,7 +98,7 @@ def visits(
     return to.visits.visits(who.member, query, who.practice)
 
 
-@post("/visits", Needs.WRITER, audit=("change", "visit begun"), status=201, offline=True)
+@post("/visits", Needs.WRITER, audit=("change", msg("visit begun")), status=201, offline=True)
 def start_visit(to: VisitServices, who: Caller, new_visit: NewVisit) -> OpenVisit:
     """Start a visit; sent twice it is one. A follow-up begins with what is known."""
     if new_visit.from_visit is not None:
@@ -128,7 +129,7 @@ def drop_visit(to: VisitServices, who: Caller, visit_id: UUID) -> None:
 @put(
     "/visits/{visit_id}/discarded",
     Needs.WRITER,
-    audit=("change", "draft, discarded or taken back"),
+    audit=("change", msg("draft, discarded or taken back")),
     status=204,
 )
 def discard_visit(to: VisitServices, who: Caller, visit_id: UUID, discarding: Discarding) -> None:

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import dataclass
-from typing import Annotated
+from typing import Annotated, Literal
 from uuid import UUID
 
 from pydantic import Field, StringConstraints
@@ -98,6 +98,12 @@ class Registration(RequestModel):
 
     title: Line
     registration: Annotated[str, StringConstraints(strip_whitespace=True, max_length=60)]
+
+
+class LanguageChoice(RequestModel):
+    """The language a member reads; empty for their browser's."""
+
+    language: Literal["", "en", "de", "es"]
 
 
 class PasswordChange(RequestModel):

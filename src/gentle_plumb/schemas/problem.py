@@ -7,7 +7,9 @@ from typing import Any
 from pydantic import BaseModel, TypeAdapter
 
 from ..core.errors import FieldError
+from ..core.language import msg
 from ..services import errors as service
+from ..services.said import Said
 
 _PLAIN: TypeAdapter[Any] = TypeAdapter(Any)
 
@@ -18,21 +20,21 @@ class Problem(BaseModel):
     ``choices`` are what may have been meant, ``belongs`` the field it may belong to.
     """
 
-    type: str
-    title: str
+    type: Said
+    title: Said
     status: int
-    detail: str
-    field: str | None = None
-    value: str | None = None
+    detail: Said
+    field: Said | None = None
+    value: Said | None = None
     low: float | None = None
     high: float | None = None
-    unit: str | None = None
-    choices: list[str] | None = None
-    belongs: str | None = None
-    consent: str | None = None
+    unit: Said | None = None
+    choices: list[Said] | None = None
+    belongs: Said | None = None
+    consent: Said | None = None
     current: dict[str, Any] | None = None
-    missing: list[dict[str, str]] | None = None
-    lines: list[dict[str, str]] | None = None
+    missing: list[dict[str, Said]] | None = None
+    lines: list[dict[str, Said]] | None = None
 
 
 _STATUS: dict[type[service.ServiceError], tuple[int, str]] = {
@@ -68,7 +70,7 @@ def problem_of_field(error: FieldError) -> Problem:
     """What is said of a value that can't be taken."""
     return Problem(
         type="bad-value",
-        title="This value can’t be saved",
+        title=msg("This value can’t be saved"),
         status=422,
         detail=error.message,
         field=error.field,

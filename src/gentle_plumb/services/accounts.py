@@ -11,6 +11,7 @@ from uuid import UUID, uuid4
 
 from pwdlib import PasswordHash
 
+from ..core.language import msg
 from .account_ports import Accounts, Secrets
 from .errors import NotAllowed, NotFound, NotSignedIn, SessionLocked, WrongPassword
 from .models import WRITERS, Member, Practice, Role, Session, SessionView, view_of
@@ -26,10 +27,10 @@ KNOWN_FOR = timedelta(days=400)
 USE_NOTED_EVERY = timedelta(minutes=1)
 """How exactly it is noted when a session was used last. House value."""
 
-LOCKED = "This page is locked. Enter your password to continue."
+LOCKED = msg("This page is locked. Enter your password to continue.")
 
 _hasher = PasswordHash.recommended()
-_DUMMY = _hasher.hash("nobody has this password")
+_DUMMY = _hasher.hash(msg("nobody has this password"))
 
 
 def hash_secret(secret: str) -> str:
@@ -122,11 +123,12 @@ class AccountService:
         was_right = attempts.begin(address, known_hash)
         right = _hasher.verify(password, member.password_hash if member else _DUMMY)
         if member is None or not right:
-            raise NotSignedIn("Email or password is incorrect.")
+            raise NotSignedIn(msg("Email or password is incorrect."))
         if self._published.get(address) == password:
             raise NotSignedIn(
-                "This is the demo’s public password and doesn’t work here. Set another one: ./plumb "
-                "password"
+                msg(
+                    "This is the demo’s public password and doesn’t work here. Set another one: ./plumb password"
+                )
             )
         if member.sealed_totp:
             self._second.take_code(member, code)
@@ -171,7 +173,7 @@ class AccountService:
         """Sign in by the password alone again; raises WrongPassword, LockedOut, NotAllowed where it is required."""
         self._ask_password(member, password, attempts)
         if practice.second_factor:
-            raise NotAllowed("Your practice requires two-step sign-in.")
+            raise NotAllowed(msg("Your practice requires two-step sign-in."))
         self._second.drop(member)
 
     def reset_second_factor(self, by: Member, member_id: UUID) -> None:
@@ -213,7 +215,7 @@ class AccountService:
     def _ask_password(member: Member, password: str, attempts: Attempts) -> None:
         was_right = attempts.begin(str(member.id))
         if not _hasher.verify(password, member.password_hash):
-            raise WrongPassword("Wrong password. Nothing was changed.")
+            raise WrongPassword(msg("Wrong password. Nothing was changed."))
         was_right()
 
     def whose_address(self, email: str) -> Member | None:
@@ -238,7 +240,7 @@ class AccountService:
     def _held(self, token: str | None) -> tuple[Session, Member, Practice]:
         result = self._accounts.session(token_hash(token), self._clock()) if token else None
         if result is None:
-            raise NotSignedIn("Please sign in.")
+            raise NotSignedIn(msg("Please sign in."))
         return result
 
     def sign_out(self, session: Session) -> None:
@@ -254,7 +256,7 @@ class AccountService:
         """End one of the member's own sessions; raises NotFound."""
         mine = self._accounts.sessions(member.id, self._clock())
         if session_id not in {session.id for session in mine}:
-            raise NotFound("There is no such session.")
+            raise NotFound(msg("There is no such session."))
         self._accounts.drop_sessions(member.id, only=session_id)
 
     def change_password(
@@ -274,7 +276,7 @@ class AccountService:
         """Set a password without asking who does it: for the command line. Raises NotFound."""
         member = self._accounts.member_by_email(email.strip().lower())
         if member is None:
-            raise NotFound("No account with this email.")
+            raise NotFound(msg("No account with this email."))
         check_password(password, (member.name, member.email))
         self._accounts.change_member(replace(member, password_hash=_hasher.hash(password)))
         self._accounts.drop_sessions(member.id)
@@ -284,6 +286,10 @@ class AccountService:
         """Set how a member signs: profession and registration number; papers signed before keep theirs."""
         changed = replace(member, title=title, registration=registration)
         return self._accounts.change_member(changed)
+
+    def set_language(self, member: Member, language: str) -> Member:
+        """Set the language a member reads; papers for others have their own."""
+        return self._accounts.change_member(replace(member, language=language))
 
     def members(self, member: Member) -> list[Member]:
         """Everybody in the practice."""
@@ -322,10 +328,12 @@ class AccountService:
         """
         member = self._colleague(by, member_id)
         if member.role in WRITERS:
-            raise NotAllowed("Owners and practitioners always have access to health data.")
+            raise NotAllowed(msg("Owners and practitioners always have access to health data."))
         if member.role == "assistant":
             raise NotAllowed(
-                "Assistants can’t have access to health data. Change their role to reader first."
+                msg(
+                    "Assistants can’t have access to health data. Change their role to reader first."
+                )
             )
         return self._accounts.change_member(replace(member, sees_health=sees))
 
@@ -337,7 +345,7 @@ class AccountService:
         member = self._colleague(by, member_id)
         owners = [member for member in self.members(by) if member.role == "owner"]
         if owners == [member]:
-            raise NotAllowed("This is the only owner. Make someone else an owner first.")
+            raise NotAllowed(msg("This is the only owner. Make someone else an owner first."))
         self._note_left(
             member_id
         )  # first: better on the list and still here than the other way round
@@ -352,4 +360,4 @@ class AccountService:
         for member in self.members(by):
             if member.id == member_id:
                 return member
-        raise NotFound("There is no such member.")
+        raise NotFound(msg("There is no such member."))

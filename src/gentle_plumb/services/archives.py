@@ -6,6 +6,7 @@ from dataclasses import replace
 from datetime import date
 from uuid import UUID, uuid4, uuid5
 
+from ..core.language import msg
 from ..core.record import field_of, fields, read_typed, typed_of
 from ..core.record.fields.photo import PHOTO_FAMILY
 from .client_files import Beside
@@ -123,13 +124,16 @@ class ArchiveService:
         """
         if not agreed:
             raise NeedsConsent(
-                "agreed", NOTES, "Ask the client first: these records contain health information."
+                "agreed",
+                NOTES,
+                msg("Ask the client first: these records contain health information."),
             )
         try:
             whole = self._archives.read(raw)
         except ValueError as error:
             raise BadFile(
-                f"The archive was not imported: {error}", [("file", "", str(error))]
+                msg("The archive was not imported: {error}", error=error),
+                [("file", "", str(error))],
             ) from None
         client = Client(
             id=uuid4(),
@@ -174,7 +178,8 @@ def _developed(photos: PhotoService, whole: ClientArchive) -> list[dict[str, Pro
             )
         except BadPicture as error:
             raise BadFile(
-                "The archive was not imported.", [(f"visit {number}", "photos", str(error))]
+                msg("The archive was not imported."),
+                [(msg("visit {number}", number=number), "photos", str(error))],
             ) from None
     return all_processed_photos
 

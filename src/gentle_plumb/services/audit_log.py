@@ -14,6 +14,7 @@ from datetime import UTC, datetime, timedelta
 from typing import Protocol
 from uuid import UUID
 
+from ..core.language import msg
 from .models import Member, Practice, view_of
 from .models.audit_log import (
     ACTS,
@@ -238,4 +239,4 @@ def _key(deed: AuditEntry) -> tuple[object, ...]:
 def _client_name(line: AuditLine, names: dict[UUID, str]) -> str:
     if line.target.client_id is None:
         return ""
-    return names.get(line.target.client_id, "erased client")
+    return names.get(line.target.client_id, msg("erased client"))

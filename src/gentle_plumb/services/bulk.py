@@ -15,6 +15,7 @@ from typing import Protocol
 from uuid import UUID, uuid4
 
 from ..core.errors import UnreadableValue
+from ..core.language import joined, msg, ngettext
 from .account_ports import Accounts
 from .archives import ArchiveService
 from .consent import NOTES
@@ -83,7 +84,11 @@ class BulkService:
             raise UnreadableValue(
                 field="until",
                 value=until.isoformat(),
-                message=f"Until: {until.isoformat()} is before {since.isoformat()}, the day it begins.",
+                message=msg(
+                    "Until: {until} is before {since}, the day it begins.",
+                    until=until.isoformat(),
+                    since=since.isoformat(),
+                ),
             )
         job = self._new(member, since=since, until=until, copy=which)
         self._jobs.add(job, None)
@@ -93,7 +98,9 @@ class BulkService:
         """Have a client's archive imported; raises NotAllowed, NeedsConsent without the client's word."""
         if not agreed:
             raise NeedsConsent(
-                "agreed", NOTES, "Ask the client first: these records contain health information."
+                "agreed",
+                NOTES,
+                msg("Ask the client first: these records contain health information."),
             )
         job = self._new(member)
         self._jobs.add(job, raw)
@@ -126,7 +133,7 @@ class BulkService:
         """What a job has made, for who asked for it; raises NotAllowed, NotFound."""
         job, data = self._jobs.file(member.practice_id, job_id)
         if job.member_id != member.id or job.kind != "papers" or data is None:
-            raise NotFound("File not found, or no longer available.")
+            raise NotFound(msg("File not found, or no longer available."))
         return data
 
     def clients_in(self, practice_id: UUID, job_id: UUID, file: bytes) -> frozenset[UUID]:
@@ -147,7 +154,7 @@ class BulkService:
         """Forget a job with its file, for who asked for it; raises NotFound."""
         job, _ = self._jobs.file(member.practice_id, job_id)
         if job.member_id != member.id:
-            raise NotFound("There is no such job.")
+            raise NotFound(msg("There is no such job."))
         self._jobs.drop(member.practice_id, job_id)
 
     def tidy(self) -> None:
@@ -174,7 +181,7 @@ class BulkService:
             done, file = replace(job, state="failed", says=_words(error)), None
         except Exception:
             if last:
-                says = "It failed. Your administrator can see why."
+                says = msg("It failed. Your administrator can see why.")
                 self._jobs.settle(replace(job, state="failed", says=says), None)
             else:
                 self._jobs.settle(replace(job, state="waiting"), raw)
@@ -191,15 +198,18 @@ class BulkService:
             None,
         )
         if member is None:
-            raise NotFound("The member who requested it has left the practice.")
+            raise NotFound(msg("The member who requested it has left the practice."))
         if job.kind == "import":
             client = self._archives.take_in(member, raw or b"", agreed=True)
             return replace(job, state="done", says=f"{client.name} was imported."), None
         practice = self._accounts.practice(job.practice_id)
         file, count, withheld = self._papers(job, member, practice)
-        says = f"{count} reports" if count != 1 else "1 paper"
+        says = ngettext("{count} report", "{count} reports", count)
         if withheld:
-            says += f"; {withheld} left out: the client has not consented to this copy, or it was not kept"
+            says += msg(
+                "; {withheld} left out: the client has not consented to this copy, or it was not kept",
+                withheld=withheld,
+            )
         return replace(job, state="done", says=f"{says}."), file
 
     def _papers(self, job: BulkJob, member: Member, practice: Practice) -> tuple[bytes, int, int]:
@@ -220,7 +230,11 @@ class BulkService:
         ]
         if len(mine) > MOST_PAPERS:
             raise BadFile(
-                f"{len(mine)} reports is over the limit of {MOST_PAPERS}. Choose a shorter period."
+                msg(
+                    "{len} reports is over the limit of {most_papers}. Choose a shorter period.",
+                    len=len(mine),
+                    most_papers=MOST_PAPERS,
+                )
             )
         out, withheld = io.BytesIO(), 0
         with zipfile.ZipFile(out, "w", zipfile.ZIP_DEFLATED) as folder:
@@ -239,7 +253,7 @@ def _copy(job: BulkJob) -> Copy:
     for text in ("client", "workplace", "record"):
         if text == job.copy:
             return text
-    raise NotFound("There is no such copy.")
+    raise NotFound(msg("There is no such copy."))
 
 
 def _midnight(day: date) -> datetime:
@@ -253,4 +267,4 @@ def _plain(name: str) -> str:
 
 def _words(error: ServiceError) -> str:
     lines = [line.reason for line in error.lines] if isinstance(error, BadFile) else []
-    return " ".join([str(error), *lines[:5]])
+    return joined(" ", [str(error), *lines[:5]])

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from ..core.language import msg
 from ..core.record import FAMILIES, FIELDS, Field, fields
 from ..core.record.fields.photo import PHOTO_FAMILY
 from .models import ErasureScope
@@ -11,9 +12,12 @@ NOTES, PHOTOGRAPHS, WORKPLACE = (
 )
 
 NEEDED_FOR = {
-    NOTES: "No consent to health notes recorded. Record it under Consent; your entry is kept here "
-    "and sent then.",
-    PHOTOGRAPHS: "No consent to photos recorded. Record it under Ask, Consent, then add the photo.",
+    NOTES: msg(
+        "No consent to health notes recorded. Record it under Consent; your entry is kept here and sent then."
+    ),
+    PHOTOGRAPHS: msg(
+        "No consent to photos recorded. Record it under Ask, Consent, then add the photo."
+    ),
 }
 
 

@@ -20,6 +20,7 @@ from ..core.drill import (
 )
 from ..core.errors import ValueOutOfRange
 from ..core.fit import Case, fit
+from ..core.language import msg
 from ..core.units import LengthUnit, format_length
 
 WIDTH, HEIGHT = 560.0, 560.0
@@ -130,7 +131,9 @@ def answer_set_up(number: int, given: int, unit: LengthUnit) -> SetUpVerdict:
             value=f"{given}",
             low=0,
             high=len(question.options) - 1,
-            message=f"Choice {given}: there are 0 to {len(question.options) - 1}.",
+            message=msg(
+                "Choice {given}: there are 0 to {len}.", given=given, len=len(question.options) - 1
+            ),
         )
     return SetUpVerdict(
         right=question.right, points=float(given == question.right), reason=question.why

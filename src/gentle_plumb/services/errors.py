@@ -32,6 +32,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
+from ..core.language import joined, msg
 from .models import Entry, FileLine, GivenAnswer, Versioned
 
 
@@ -60,14 +61,14 @@ class MustEnrol(ServiceError):
 
 
 def _spoken(seconds: int) -> str:
-    return f"{seconds} s" if seconds < 120 else f"{-(-seconds // 60)} min"
+    return f"{seconds} s" if seconds < 120 else msg("{seconds} min", seconds=-(-seconds // 60))
 
 
 class LockedOut(ServiceError):
     """Too many wrong passwords."""
 
     def __init__(self, seconds: int) -> None:
-        super().__init__(f"Too many attempts. Try again in {_spoken(seconds)}.")
+        super().__init__(msg("Too many attempts. Try again in {spoken}.", spoken=_spoken(seconds)))
         self.seconds = seconds
 
 
@@ -100,7 +101,7 @@ class Stale(ServiceError):
 
     def __init__(self, current: Entry | GivenAnswer | Versioned) -> None:
         super().__init__(
-            "This was changed elsewhere while you were editing. Choose which version to keep."
+            msg("This was changed elsewhere while you were editing. Choose which version to keep.")
         )
         self.current = current
 
@@ -118,7 +119,10 @@ class ShutsOut(ServiceError):
 
     def __init__(self, names: Sequence[str]) -> None:
         super().__init__(
-            f"{', '.join(names)} has an open visit with this client and will lose access to it."
+            msg(
+                "{names} has an open visit with this client and will lose access to it.",
+                names=joined(", ", names),
+            )
         )
 
 
@@ -138,7 +142,9 @@ class NotReady(ServiceError):
     """The report lacks something it can't be signed without."""
 
     def __init__(self, missing: list[tuple[str, str]]) -> None:
-        super().__init__("Not ready to sign: " + "; ".join(words for _, words in missing) + ".")
+        super().__init__(
+            msg("Not ready to sign: ") + joined("; ", (words for _, words in missing)) + "."
+        )
         self.missing = missing
 
 

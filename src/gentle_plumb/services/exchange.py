@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from datetime import timedelta
 from uuid import UUID
 
+from ..core.language import msg, numeral
 from ..core.record import fields
 from .errors import BadFile
 from .import_plan import KEPT_OUT, ImportPlan, Understood
@@ -63,14 +64,20 @@ def sheet_of(visit: Visit, client: Client, entries: Sequence[Entry]) -> Measurem
 
 def too_long(size: int, most: int = MOST_BYTES) -> BadFile:
     """What is said of a file over the limit."""
-    return BadFile(f"The file has {size / 1e6:.0f} MB; up to {most / 1e6:.0f} are read.")
+    return BadFile(
+        msg(
+            "The file has {size} MB; up to {most} are read.",
+            size=numeral(f"{size / 1000000.0:.0f}"),
+            most=numeral(f"{most / 1000000.0:.0f}"),
+        )
+    )
 
 
 def joined(*parts: Troubles) -> list[FileLine]:
     """All troubles told, and in a last line how many are not."""
     lines = sorted((FileLine(*trouble) for part in parts for trouble in part), key=_by_line)
     untold = sum(part.unlisted for part in parts) + max(0, len(lines) - MOST_TROUBLES)
-    rest = [FileLine("", "", f"and {untold} more of the kind")] if untold else []
+    rest = [FileLine("", "", msg("and {untold} more of the kind", untold=untold))] if untold else []
     return lines[:MOST_TROUBLES] + rest
 
 
@@ -126,7 +133,7 @@ class ExchangeService:
         """
         preview, intake = self._look(member, raw)
         if preview.troubles:
-            raise BadFile("The file was not imported.", preview.troubles)
+            raise BadFile(msg("The file was not imported."), preview.troubles)
         self._records.import_batch(member.practice_id, intake, self._clock())
         return preview
 
@@ -139,7 +146,7 @@ class ExchangeService:
         understood = planner.take_all(read.sheets)
         troubles = joined(read.troubles, planner.troubles)
         if not understood and not troubles:
-            troubles.append(FileLine("1", "", "no measurements in this file"))
+            troubles.append(FileLine("1", "", msg("no measurements in this file")))
         preview = Preview(
             format=label,
             understood=understood,

@@ -10,6 +10,7 @@ from ..core.body import DIMENSIONS
 from ..core.catalogue import Posture
 from ..core.choices import YesNo
 from ..core.intake import REGIONS
+from ..core.language import filled, joined, msg
 from ..core.record import Record, Value, field_of, fields, typed_of
 from ..core.units import LengthUnit
 from ..core.visit import body_from, got_worse, spoken_date
@@ -121,7 +122,7 @@ class FollowUpService:
         """
         old = self._records.load_snapshot(member.practice_id, before)
         if old.client.id != client_id:
-            raise NotFound("This visit is another client’s.")
+            raise NotFound(msg("This visit is another client’s."))
         visit = self._visits.start(member, practice, old.client.id, id=id)
         if visit.revision:
             return visit
@@ -199,7 +200,9 @@ def _consents(then: Record) -> list[str]:
     for asked in fields.ask.consent.values():
         answer = then[asked]
         if answer is not None:
-            consents.append(f"{asked.label}: {answer.label.lower()}")
+            consents.append(
+                filled("{label}: {label2}", label=asked.label, label2=answer.label.lower())
+            )
     return consents
 
 
@@ -215,7 +218,9 @@ def _tasks(records: Records, practice_id: UUID, before: VisitSnapshot) -> list[T
         note = before.record.said(asked.note) if asked is not None else ""
         said = "" if done is None else say("since.done" if done == YesNo.YES else "since.not_done")
         lines.append(
-            TaskLine(title=request.title, answer=". ".join(part for part in (said, note) if part))
+            TaskLine(
+                title=request.title, answer=joined(". ", (part for part in (said, note) if part))
+            )
         )
     return lines
 
@@ -259,7 +264,10 @@ def paper_since(since: Since) -> PaperSince:
         unchanged=since.unchanged,
         new=since.new,
         not_assessed=since.not_assessed,
-        temporary=[f"{line.label}: {line.now or line.until}" for line in since.temporary],
+        temporary=[
+            filled("{label}: {now}", label=line.label, now=line.now or line.until)
+            for line in since.temporary
+        ],
     )
 
 

@@ -9,6 +9,7 @@ from zoneinfo import ZoneInfo
 
 from ..core.body import DIMENSIONS, ValueSource
 from ..core.intake import CONSENTS
+from ..core.language import joined, msg, ngettext
 from ..core.own_page import LEVELS
 from ..core.record import fields
 from ..core.units import LengthUnit
@@ -21,7 +22,7 @@ from .own_page import HistoryEvent, OwnPages
 from .ports import Clock, Records
 
 ROUND_WORDS = {
-    "before": "before the visit",
+    "before": msg("before the visit"),
     "week_1": "after 1 week",
     "week_3": "after 3 weeks",
     "week_6": "after 6 weeks",
@@ -29,8 +30,8 @@ ROUND_WORDS = {
 
 HOW: dict[ValueSource, str] = {
     "measured": "",
-    "carried_over": " (carried over)",
-    "self_measured": " (by the client)",
+    "carried_over": msg(" (carried over)"),
+    "self_measured": msg(" (by the client)"),
     "estimated": "",
 }
 
@@ -89,18 +90,27 @@ class HistoryService:
     def _of_visit(self, practice: Practice, visit: Visit, by: str) -> list[HistoryEvent]:
         _, _, entries, reports, photos = self._records.open(practice.id, visit.id)
         begun = datetime.combine(visit.started_on, time(), ZoneInfo(practice.time_zone))
-        events = [HistoryEvent(at=begun, kind="visit", says=f"Visit with {by}", visit_id=visit.id)]
+        events = [
+            HistoryEvent(
+                at=begun, kind="visit", says=msg("Visit with {by}", by=by), visit_id=visit.id
+            )
+        ]
         words = {field.id: CONSENTS[name].label for name, field in fields.ask.consent.items()}
         agrees = any(entry.path == WORKPLACE and entry.value == "yes" for entry in entries)
         for entry in self._records.consents_said(practice.id, visit.id):
             if entry.path in words and entry.value is not None:
-                who = " by the client" if entry.self_reported else ""
-                said = {"yes": "given", "no": "not given"}.get(str(entry.value), "withdrawn")
+                who = msg(" by the client") if entry.self_reported else ""
+                said = {"yes": "given", "no": msg("not given")}.get(str(entry.value), "withdrawn")
                 events.append(
                     HistoryEvent(
                         at=entry.changed_at,
                         kind="consent",
-                        says=f"Consent {said}{who}: {words[entry.path].lower()}",
+                        says=msg(
+                            "Consent {said}{who}: {words}",
+                            said=said,
+                            who=who,
+                            words=words[entry.path].lower(),
+                        ),
                         visit_id=visit.id,
                     )
                 )
@@ -108,7 +118,11 @@ class HistoryService:
             HistoryEvent(
                 at=report.signed_at,
                 kind="signed",
-                says=f"Version {report.number} signed by {report.signed_by}",
+                says=msg(
+                    "Version {number} signed by {signed_by}",
+                    number=report.number,
+                    signed_by=report.signed_by,
+                ),
                 visit_id=visit.id,
                 report_id=report.id,
                 copies=sorted(copy for copy in report.copies if copy != "workplace" or agrees),
@@ -116,12 +130,16 @@ class HistoryService:
             for report in reports
         ]
         if photos:
-            many = "1 photograph" if len(photos) == 1 else f"{len(photos)} photos"
+            many = ngettext("{count} photo", "{count} photos", len(photos))
             events.append(
                 HistoryEvent(
                     at=max(photo.added_at for photo in photos),
                     kind="photographs",
-                    says=f"{many}, by {', '.join(dict.fromkeys(photo.added_by for photo in photos))}",
+                    says=msg(
+                        "{many}, by {fromkeys}",
+                        many=many,
+                        fromkeys=joined(", ", dict.fromkeys(photo.added_by for photo in photos)),
+                    ),
                     visit_id=visit.id,
                     photos=[photo.id for photo in photos],
                 )
@@ -154,43 +172,59 @@ def _how(source: ValueSource) -> str:
 
 
 def _of_link(link: ClientLink) -> list[HistoryEvent]:
-    what = "before the visit" if link.kind == "before" else "after the visit"
+    what = msg("before the visit") if link.kind == "before" else msg("after the visit")
     events = [
-        HistoryEvent(at=link.made_at, kind="link", says=f"Client’s page {what}: link created")
+        HistoryEvent(
+            at=link.made_at, kind="link", says=msg("Client’s page {what}: link created", what=what)
+        )
     ]
     if link.opened_at is not None:
         events.append(
             HistoryEvent(
-                at=link.opened_at, kind="opened", says=f"Client’s page {what}: first opened"
+                at=link.opened_at,
+                kind="opened",
+                says=msg("Client’s page {what}: first opened", what=what),
             )
         )
     if link.revoked_at is not None:
         events.append(
             HistoryEvent(
-                at=link.revoked_at, kind="revoked", says=f"Client’s page {what}: link closed"
+                at=link.revoked_at,
+                kind="revoked",
+                says=msg("Client’s page {what}: link closed", what=what),
             )
         )
     return events
 
 
 def _of_round(check_round: CheckRound, links: list[ClientLink]) -> HistoryEvent:
-    decided = f"; decided: {LEVELS[check_round.decided].lower()}" if check_round.decided else ""
+    decided = (
+        msg("; decided: {levels}", levels=LEVELS[check_round.decided].lower())
+        if check_round.decided
+        else ""
+    )
     visit = next(link.visit_id for link in links if link.id == check_round.link_id)
     assert check_round.sent_at is not None
     return HistoryEvent(
         at=check_round.sent_at,
         kind="answers",
-        says=f"Answers sent, {ROUND_WORDS[check_round.round]}{decided}",
+        says=msg(
+            "Answers sent, {round_words}{decided}",
+            round_words=ROUND_WORDS[check_round.round],
+            decided=decided,
+        ),
         check_id=check_round.id,
         visit_id=visit,
     )
 
 
 def _of_mail(mail: OutgoingMail) -> HistoryEvent:
-    what = "Questions sent" if mail.kind == "check" else "Link sent"
+    what = msg("Questions sent") if mail.kind == "check" else msg("Link sent")
     ended = {
-        "sent": f"{what} by email to {mail.recipient}",
-        "failed": f"Email to {mail.recipient} failed: {mail.trouble}",
-        "dropped": f"Email to {mail.recipient} cancelled",
+        "sent": msg("{what} by email to {recipient}", what=what, recipient=mail.recipient),
+        "failed": msg(
+            "Email to {recipient} failed: {trouble}", recipient=mail.recipient, trouble=mail.trouble
+        ),
+        "dropped": msg("Email to {recipient} cancelled", recipient=mail.recipient),
     }
     return HistoryEvent(at=mail.sent_at or mail.due_at, kind="mail", says=ended[mail.state])

@@ -9,6 +9,7 @@ from uuid import UUID, uuid4
 
 from ..core.body import DIMENSIONS, resolve_readings
 from ..core.errors import FieldError
+from ..core.language import msg
 from ..core.record import field_of, fields, read_typed
 from .consent import consent_for
 from .errors import BadFile
@@ -108,7 +109,15 @@ class ImportPlan:
         if held is not None:
             if held.name != sheet.name:
                 self.troubles.append(
-                    (sheet.place, "client", f"“{sheet.name}” has the identifier of {held.name}")
+                    (
+                        sheet.place,
+                        "client",
+                        msg(
+                            "“{name}” has the identifier of {name2}",
+                            name=sheet.name,
+                            name2=held.name,
+                        ),
+                    )
                 )
             return held
         if not sheet.client_id:
@@ -118,7 +127,11 @@ class ImportPlan:
                     (
                         sheet.place,
                         "client",
-                        f"{len(named)} clients are called “{sheet.name}”: give client_id",
+                        msg(
+                            "{len} clients are called “{name}”: give client_id",
+                            len=len(named),
+                            name=sheet.name,
+                        ),
                     )
                 )
             if named:
@@ -142,21 +155,30 @@ class ImportPlan:
         odd = any(ord(sign) < 32 or "\ud800" <= sign <= "\udfff" for sign in text)
         if len(text) > most or odd:
             self.troubles.append(
-                (place, field, f"over {most} characters, or with signs that can’t be shown")
+                (
+                    place,
+                    field,
+                    msg("over {most} characters, or with signs that can’t be shown", most=most),
+                )
             )
 
     def _visit(self, sheet: MeasurementSheet, client: Client) -> Visit:
         held = self._visit_by_id.get(sheet.visit_id) if sheet.visit_id else None
         if held is not None:
             if held.client_id != client.id:
-                self.troubles.append((sheet.place, "visit_id", "already belongs to another client"))
+                self.troubles.append(
+                    (sheet.place, "visit_id", msg("already belongs to another client"))
+                )
             if held.started_on != sheet.on:
                 self.troubles.append(
                     (
                         sheet.place,
                         "visit_on",
-                        f"{sheet.on.isoformat()}, but this visit "
-                        f"was on {held.started_on.isoformat()}",
+                        msg(
+                            "{on}, but this visit was on {started_on}",
+                            on=sheet.on.isoformat(),
+                            started_on=held.started_on.isoformat(),
+                        ),
                     )
                 )
             return held
@@ -165,7 +187,9 @@ class ImportPlan:
             return alike
         self._text(sheet.visit_id, 200, sheet.place, "visit_id")
         if sheet.on > self._day:
-            self.troubles.append((sheet.place, "visit_on", f"{sheet.on.isoformat()} is to come"))
+            self.troubles.append(
+                (sheet.place, "visit_on", msg("{on} is to come", on=sheet.on.isoformat()))
+            )
         visit = Visit(
             id=uuid4(),
             practice_id=self._member.practice_id,
@@ -181,7 +205,7 @@ class ImportPlan:
     def _read(self, path: str, typed: str, where: str) -> float | str | None:
         try:
             if not path.startswith("measure.") or path in KEPT_OUT:
-                raise BadFile(f"“{path}” is not taken in.")
+                raise BadFile(msg("“{path}” is not taken in.", path=path))
             return read_typed(field_of(path), typed, unit="mm")
         except FieldError as error:
             self.troubles.append((where, path.removeprefix("measure."), error.message))
@@ -205,14 +229,22 @@ class ImportPlan:
                 return False
             field = path.removeprefix("measure.")
             self.troubles.append(
-                (where, field, f"“{typed}”, but here it is “{held.typed}” already")
+                (
+                    where,
+                    field,
+                    msg(
+                        "“{typed}”, but here it is “{typed2}” already",
+                        typed=typed,
+                        typed2=held.typed,
+                    ),
+                )
             )
             return False
         if self._said_anyhow(sheet, visit, path, typed):
             return False
         if (visit.id, path) in self._planned:
             self.troubles.append(
-                (where, path.removeprefix("measure."), "appears twice in this file")
+                (where, path.removeprefix("measure."), msg("appears twice in this file"))
             )
             return False
         consent = consent_for(field_of(path))
@@ -221,8 +253,9 @@ class ImportPlan:
                 (
                     where,
                     path.removeprefix("measure."),
-                    "kept only with the client’s consent to "
-                    "health notes; type it once that is recorded",
+                    msg(
+                        "kept only with the client’s consent to health notes; type it once that is recorded"
+                    ),
                 )
             )
             return False

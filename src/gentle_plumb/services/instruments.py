@@ -10,6 +10,7 @@ from uuid import UUID
 from ..core.body import dimension
 from ..core.catalogue import QUANTITIES
 from ..core.errors import UnknownName
+from ..core.language import msg
 from ..core.units import LengthUnit
 from .errors import NoAnswer, NotFound
 from .models import InstrumentReading, InstrumentState, Member, view_of
@@ -77,11 +78,13 @@ class InstrumentService:
         client = self._records.load_snapshot(member.practice_id, visit_id).client
         if key not in QUANTITIES:
             raise UnknownName(
-                field="piece", value=key, message=f"There is nothing called “{key}” to set."
+                field="piece",
+                value=key,
+                message=msg("There is nothing called “{key}” to set.", key=key),
             )
         return self._named(id).read(subject=subject_word(client.id), dimension=key, near=near)
 
     def _named(self, id: str) -> Instrument:
         if id not in self._instruments:
-            raise NotFound("There is no such instrument.")
+            raise NotFound(msg("There is no such instrument."))
         return self._instruments[id]

@@ -11,6 +11,7 @@ from ..core.catalogue import QUANTITIES
 from ..core.drawing import HistoryPoint, Mark, history_marks
 from ..core.errors import MissingDimension
 from ..core.fit import FitResult, RemeasureSuggestion, suggest_remeasurement
+from ..core.language import and_list, filled, msg, numeral
 from ..core.presentation import elsewhere_text
 from ..core.record import fields
 from ..core.record.fields.measure import MEASURED, Origin
@@ -28,7 +29,12 @@ from ..core.visit import (
 from .measuring import as_core_table
 from .models import EarlierVisit, VisitSnapshot
 
-BY = {"one": "one reading", "mean": "mean of two", "median": "median of three", "none": ""}
+BY = {
+    "one": msg("one reading"),
+    "mean": msg("mean of two"),
+    "median": msg("median of three"),
+    "none": "",
+}
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -153,7 +159,7 @@ def _percentile(body: Body, name: str, mm: float) -> str | None:
     if share is None:
         return None
     if share < 1 or share > 99:
-        return "below the 1st" if share < 1 else "above the 99th"
+        return msg("below the 1st") if share < 1 else msg("above the 99th")
     whole = round(share)
     ending = (
         {1: "st", 2: "nd", 3: "rd"}.get(whole % 10, "th") if whole not in (11, 12, 13) else "th"
@@ -166,8 +172,12 @@ def _estimate(body: Body, name: str, unit: LengthUnit) -> tuple[str | None, str 
         value = body.value(name)
     except MissingDimension:
         return None, None, ""
-    basis = " and ".join(DIMENSIONS[text].label.lower() for text in value.basis)
-    return (format_length(value.mm, unit), format_length(2 * value.sd_mm, unit), f"from {basis}")
+    basis = and_list(DIMENSIONS[text].label.lower() for text in value.basis)
+    return (
+        format_length(value.mm, unit),
+        format_length(2 * value.sd_mm, unit),
+        msg("from {basis}", basis=basis),
+    )
 
 
 def visit_doubts(
@@ -203,7 +213,9 @@ def measured_views(
             estimate, around, basis = _estimate(body, name, unit)
         elif value is None:
             basis = (
-                "Can’t be estimated reliably: please measure." if entry.stats else "Please measure."
+                msg("Can’t be estimated reliably: please measure.")
+                if entry.stats
+                else msg("Please measure.")
             )
         heel = resolved.value_mm - value.mm if value and resolved.value_mm is not None else 0.0
         skip = record[fields.measure.dimension[name].skip]
@@ -267,15 +279,28 @@ def again_views(
 def _again(suggestion: RemeasureSuggestion, body: Body, unit: LengthUnit) -> RemeasureView:
     def said(before: float, after: float, key: str) -> str:
         if QUANTITIES[key].unit == "deg":
-            return f"± {2 * before:.0f} to ± {2 * after:.0f} °"
-        return f"± {format_length(2 * before, unit)} to ± {format_length(2 * after, unit, with_unit=True)}"
+            return msg(
+                "± {what} to ± {what2} °",
+                what=numeral(f"{2 * before:.0f}"),
+                what2=numeral(f"{2 * after:.0f}"),
+            )
+        return msg(
+            "± {what} to ± {what2}",
+            what=format_length(2 * before, unit),
+            what2=format_length(2 * after, unit, with_unit=True),
+        )
 
     return RemeasureView(
         dimension=suggestion.dimension,
         label=DIMENSIONS[suggestion.dimension].label,
         measured=suggestion.dimension in body.values,
         says=[
-            f"{row.label}, {row.posture}: {said(row.before, row.after, row.key)}"
+            filled(
+                "{label}, {posture}: {before}",
+                label=row.label,
+                posture=row.posture,
+                before=said(row.before, row.after, row.key),
+            )
             for row in suggestion.narrows[:3]
         ],
     )

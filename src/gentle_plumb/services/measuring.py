@@ -21,6 +21,7 @@ from ..core.body import (
     precision_of,
 )
 from ..core.choices import one_of
+from ..core.language import joined, msg, numeral
 from ..core.units import LengthUnit, fine_length
 from .account_ports import Accounts
 from .errors import BadFile
@@ -79,18 +80,27 @@ def read_table(text: str) -> tuple[TableRow, ...]:
         columns, lines = reader.fieldnames or (), list(islice(reader, MOST_TABLE_LINES))
     except csv.Error as error:
         at = f"{reader.line_num + 1}"
-        raise BadFile("This file isn’t a reference data table.", [(at, "", str(error))]) from None
+        raise BadFile(
+            msg("This file isn’t a reference data table."), [(at, "", str(error))]
+        ) from None
     missing = [name for name in TABLE_COLUMNS if name not in columns]
     if missing:
         raise BadFile(
-            "This file isn’t a reference data table.", [("1", ", ".join(missing), "column missing")]
+            msg("This file isn’t a reference data table."),
+            [("1", joined(", ", missing), msg("column missing"))],
         )
     rows: list[TableRow] = []
     bad: list[tuple[str, str, str]] = []
     seen: set[tuple[str, str]] = set()
     for number, line in enumerate(lines, start=2):
         if number > MOST_TABLE_LINES:
-            bad.append((str(number), "", f"more than {MOST_TABLE_LINES} lines"))
+            bad.append(
+                (
+                    str(number),
+                    "",
+                    msg("more than {most_table_lines} lines", most_table_lines=MOST_TABLE_LINES),
+                )
+            )
             break
         row, wrong = _table_line(
             {
@@ -100,15 +110,22 @@ def read_table(text: str) -> tuple[TableRow, ...]:
             }
         )
         if row is not None and (row.dimension, row.sex) in seen:
-            wrong = [("dimension", f"{row.dimension}, {row.sex} stands here twice")]
+            wrong = [
+                (
+                    "dimension",
+                    msg(
+                        "{dimension}, {sex} stands here twice", dimension=row.dimension, sex=row.sex
+                    ),
+                )
+            ]
         bad += [(str(number), column, reason) for column, reason in wrong]
         if row is not None and not wrong:
             seen.add((row.dimension, row.sex))
             rows.append(row)
     if not rows and not bad:
-        bad.append(("2", "", "no line with a dimension"))
+        bad.append(("2", "", msg("no line with a dimension")))
     if bad:
-        raise BadFile("The table was not added.", bad)
+        raise BadFile(msg("The table was not added."), bad)
     return tuple(rows)
 
 
@@ -116,9 +133,9 @@ def _table_line(line: dict[str, str]) -> tuple[TableRow | None, list[tuple[str, 
     wrong: list[tuple[str, str]] = []
     name, sex = line.get("dimension", ""), one_of(SEXES, line.get("sex"))
     if name not in DIMENSIONS:
-        wrong.append(("dimension", f"“{name}” is no dimension of the catalogue"))
+        wrong.append(("dimension", msg("“{name}” is no dimension of the catalogue", name=name)))
     if sex is None:
-        wrong.append(("sex", f"“{line.get('sex', '')}” is neither female nor male"))
+        wrong.append(("sex", msg("“{get}” is neither female nor male", get=line.get("sex", ""))))
     numbers: dict[str, float | None] = {}
     for column in ("mean_mm", "sd_mm", "r_stature"):
         text = line.get(column, "")
@@ -130,7 +147,7 @@ def _table_line(line: dict[str, str]) -> tuple[TableRow | None, list[tuple[str, 
         except ValueError:
             value = math.nan
         if not math.isfinite(value):
-            wrong.append((column, f"“{text}” is no number"))
+            wrong.append((column, msg("“{text}” is no number", text=text)))
         numbers[column] = value
     if wrong or sex is None:
         return None, wrong
@@ -138,14 +155,30 @@ def _table_line(line: dict[str, str]) -> tuple[TableRow | None, list[tuple[str, 
     entry = DIMENSIONS[name]
     if not entry.low_mm <= mean <= entry.high_mm:
         wrong.append(
-            ("mean_mm", f"{mean:g} mm is outside {entry.low_mm:g} to {entry.high_mm:g} mm")
+            (
+                "mean_mm",
+                msg(
+                    "{mean} mm is outside {low_mm} to {high_mm} mm",
+                    mean=numeral(f"{mean:g}"),
+                    low_mm=numeral(f"{entry.low_mm:g}"),
+                    high_mm=numeral(f"{entry.high_mm:g}"),
+                ),
+            )
         )
     elif not LEAST_SD_MM <= sd <= MOST_SD_SHARE * mean:
         wrong.append(
-            ("sd_mm", f"{sd:g} mm is outside {LEAST_SD_MM:g} to {MOST_SD_SHARE * mean:g} mm")
+            (
+                "sd_mm",
+                msg(
+                    "{sd} mm is outside {least_sd_mm} to {most_sd_share} mm",
+                    sd=numeral(f"{sd:g}"),
+                    least_sd_mm=numeral(f"{LEAST_SD_MM:g}"),
+                    most_sd_share=numeral(f"{MOST_SD_SHARE * mean:g}"),
+                ),
+            )
         )
     if r is not None and not 0 <= r <= 1:
-        wrong.append(("r_stature", f"{r:g} is outside 0 to 1"))
+        wrong.append(("r_stature", msg("{r} is outside 0 to 1", r=numeral(f"{r:g}"))))
     if wrong:
         return None, wrong
     return TableRow(dimension=name, sex=sex, mean_mm=mean, sd_mm=sd, r=r), []

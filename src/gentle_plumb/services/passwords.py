@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from ..core.errors import ValueOutOfRange
+from ..core.language import msg
 
 LEAST_PASSWORD = 12
 MOST_PASSWORD = 200
@@ -26,7 +27,12 @@ def check_password(password: str, about: Sequence[str] = ()) -> None:
     """
     if not LEAST_PASSWORD <= len(password) <= MOST_PASSWORD:
         raise _refused(
-            f"Password: it has {len(password)} characters. Choose one with {LEAST_PASSWORD} to {MOST_PASSWORD}."
+            msg(
+                "Password: it has {len} characters. Choose one with {least_password} to {most_password}.",
+                len=len(password),
+                least_password=LEAST_PASSWORD,
+                most_password=MOST_PASSWORD,
+            )
         )
     from zxcvbn import zxcvbn  # its lists are read when they are needed
 
@@ -34,9 +40,12 @@ def check_password(password: str, about: Sequence[str] = ()) -> None:
         password[:LOOKED_AT], user_inputs=[word for text in about for word in _words(text)]
     )
     if guessed["score"] < LEAST_SCORE:
-        hint = guessed["feedback"]["warning"] or "It is among those that are tried first."
+        hint = guessed["feedback"]["warning"] or msg("It is among those that are tried first.")
         raise _refused(
-            f"Password: too easy to guess. {hint.rstrip('.')}. Four unrelated words are better."
+            msg(
+                "Password: too easy to guess. {hint}. Four unrelated words are better.",
+                hint=hint.rstrip("."),
+            )
         )
 
 

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ..core.language import filled, msg, numeral
 from ..core.photo import PhotoReading, Reading, Warn
 from ..core.presentation import plain
 from ..core.units import LengthUnit, format_length
@@ -44,7 +45,11 @@ def _reading_view(reading: Reading, unit: LengthUnit) -> ReadingView:
             return None
         if reading.unit == "mm":
             return format_length(value, unit, with_unit=True)
-        return f"{value:.1f}°" if fine else f"{plain(value)}°"
+        return (
+            filled("{value}°", value=numeral(f"{value:.1f}"))
+            if fine
+            else filled("{plain}°", plain=plain(value))
+        )
 
     known = reading.value is not None
     return ReadingView(
@@ -69,7 +74,9 @@ def photo_view(read: PhotoReading, unit: LengthUnit) -> PhotoView:
         posture=photo.posture,
         when=photo.when,
         mm_per_px=read.mm_per_px,
-        camera=f"{camera / 1000:.1f} m" if camera is not None else None,
+        camera=msg("{camera} m", camera=numeral(f"{camera / 1000:.1f}"))
+        if camera is not None
+        else None,
         readings=[_reading_view(reading, unit) for reading in read.readings],
         warnings=list(read.warnings),
     )

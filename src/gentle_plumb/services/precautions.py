@@ -7,6 +7,7 @@ from datetime import date
 
 from ..core.fit import Case, PostureFit
 from ..core.intake import FIGURES, LIMITS, PRECAUTIONS, Lifted, LimitId, limits_applying, says_of
+from ..core.language import filled
 from ..core.policy import judged_excess
 from ..core.record import Record, fields
 from ..core.visit import conditions_of, spoken_date
@@ -164,7 +165,7 @@ def _unmet(limit: LimitId, case: Case, placed: PostureFit) -> str:
 
 
 def _who(record: Record, lifted: fields.conditions.ClearedFields) -> str:
-    return f"{record.said(lifted.by)}, {spoken_date(record.said(lifted.on))}"
+    return filled("{by}, {on}", by=record.said(lifted.by), on=spoken_date(record.said(lifted.on)))
 
 
 def _clears(record: Record, lifted: fields.conditions.ClearedFields) -> str:

@@ -8,6 +8,7 @@ from collections.abc import Callable, Mapping, Set
 from dataclasses import dataclass
 from uuid import UUID, uuid4
 
+from ..core.language import filled, joined, msg, numeral
 from ..core.record import Record, fields
 from ..core.record.fields.ask import ConsentAnswer
 from ..core.units import LengthUnit
@@ -126,7 +127,7 @@ class ReportService:
         snapshot, workup = self._visits.results(member, visit_id, unit)
         paper = letter_paper(practice, snapshot, workup, about)
         if paper is None:
-            raise NotFound("There is no such red flag or condition in this visit.")
+            raise NotFound(msg("There is no such red flag or condition in this visit."))
         return self._press.print(paper)
 
     def card(self, member: Member, practice: Practice, visit_id: UUID, unit: LengthUnit) -> bytes:
@@ -183,7 +184,7 @@ class ReportService:
             return held
         if revision not in (None, snapshot.visit.revision):
             raise MovedOn(
-                "The visit has changed since you opened this page. Check it again, then sign."
+                msg("The visit has changed since you opened this page. Check it again, then sign.")
             )
         missing = missing_for_signing(workup)
         if missing:
@@ -196,8 +197,12 @@ class ReportService:
             "signed_title": member.title,
             "signed_registration": member.registration,
             "signed_at": now.isoformat(),
-            "signed_on": f"{spoken_date(local.date().isoformat())}, {local:%H:%M} "
-            f"({practice.time_zone})",
+            "signed_on": filled(
+                "{date}, {local} ({time_zone})",
+                date=spoken_date(local.date().isoformat()),
+                local=numeral(f"{local:%H:%M}"),
+                time_zone=practice.time_zone,
+            ),
             "sha256": digest_of(papers),
         }
         papers = Papers(
@@ -247,7 +252,7 @@ class ReportService:
             return report, pdf or self._press.print(legacy_paper(report.content))
         require_health(member)
         if pdf is None:
-            raise NotFound("This version was signed before this copy existed.")
+            raise NotFound(msg("This version was signed before this copy existed."))
         return report, pdf
 
     def request_form(self, member: Member, report_id: UUID) -> tuple[Report, bytes]:
@@ -270,23 +275,25 @@ class ReportService:
         report, _ = self._records.report_pdf(member.practice_id, report_id, "workplace")
         require_consent(self._records.load_snapshot(member.practice_id, report.visit_id).record)
         try:
-            filled = self._press.read_request(raw)
+            boxes = self._press.read_request(raw)
         except ValueError as error:
             raise BadFile(f"{error}") from error
         asked = [request.id for request in legacy_paper(report.content).requests if request.id]
-        if not any(f"done_{id}" in filled for id in asked):
+        if not any(f"done_{id}" in boxes for id in asked):
             raise BadFile(
-                f"This PDF has none of the boxes of version {report.number}'s form. Read in the file that came back, "
-                "filled in on a screen; a printed and scanned form has to be entered by hand."
+                msg(
+                    "This PDF has none of the boxes of version {number}'s form. Read in the file that came back, filled in on a screen; a printed and scanned form has to be entered by hand.",
+                    number=report.number,
+                )
             )
         answers = {}
         for id in asked:
             of = fields.report.request(id)
-            if filled.get(f"done_{id}"):
+            if boxes.get(f"done_{id}"):
                 answers[of.done.id] = "yes"
-            if note := filled.get(f"note_{id}", "").strip():
+            if note := boxes.get(f"note_{id}", "").strip():
                 answers[of.note.id] = note
-        by = ", ".join(said for name in ("by", "on") if (said := filled.get(name, "").strip()))
+        by = joined(", ", (said for name in ("by", "on") if (said := boxes.get(name, "").strip())))
         return {**answers, fields.report.requests_by.id: by} if by else answers
 
     def _papers(
@@ -345,5 +352,5 @@ def require_consent(record: Record) -> None:
     """Raise Withheld where the client does not agree to the workplace's copy."""
     if record[fields.ask.consent["workplace"]] != ConsentAnswer.GIVEN:
         raise Withheld(
-            "The client has not consented to a workplace copy, or has withdrawn consent."
+            msg("The client has not consented to a workplace copy, or has withdrawn consent.")
         )

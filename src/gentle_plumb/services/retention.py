@@ -10,6 +10,7 @@ from uuid import UUID, uuid4
 
 from dateutil.relativedelta import relativedelta
 
+from ..core.language import msg, ngettext
 from .account_ports import Accounts
 from .audit_log import AuditLog
 from .errors import NotAllowed, NotFound
@@ -48,9 +49,9 @@ class RetentionStore(Protocol):
 
 
 REASON_SAYS = {
-    "asked": "requested by the client",
-    "due": "retention period has ended",
-    "mistake": "created by mistake",
+    "asked": msg("requested by the client"),
+    "due": msg("retention period has ended"),
+    "mistake": msg("created by mistake"),
 }
 
 
@@ -203,7 +204,7 @@ class RetentionService:
             if erasure.id != erasure_id:
                 continue
             if member.role != "owner" and erasure.by_name != member.name:
-                raise NotAllowed("Only an owner can print this.")
+                raise NotAllowed(msg("Only an owner can print this."))
             query = AuditQuery(client_id=erasure.client_id, act="erase", most=20)
             lines = self._trail.lines(member.practice_id, query)
             line = next((line for line in reversed(lines) if line.at >= erasure.at), None)
@@ -212,7 +213,7 @@ class RetentionService:
                 trail_number=line.number if line else None,
                 trail_digest=line.digest.hex() if line else "",
             )
-        raise NotFound("There is no such erasure.")
+        raise NotFound(msg("There is no such erasure."))
 
 
 def _after(day: date | None, *, years: int | None = None, months: int | None = None) -> date | None:
@@ -242,22 +243,24 @@ def _erasure_view(erasure: Erasure, client: str = "") -> ErasureView:
 
 def counts_in_words(counts: Mapping[str, int]) -> list[str]:
     """What was erased, a line for each kind of thing."""
-    said = [
-        f"{count} {text if count == 1 else many}"
-        for key, (text, many) in _THINGS.items()
-        if (count := counts.get(key, 0))
-    ]
-    return said or ["nothing beside the name"]
+    said = [many_of(count) for key, many_of in _THINGS.items() if (count := counts.get(key, 0))]
+    return said or [msg("nothing beside the name")]
 
 
-_THINGS = {
-    "visits": ("visit", "visits"),
-    "entries": ("entry", "entries"),
-    "changes": ("change in the journal", "changes in the journal"),
-    "reports": ("signed report", "signed reports"),
-    "papers": ("paper", "papers"),
-    "photographs": ("photograph", "photographs"),
-    "links": ("link to their own page", "links to their own page"),
-    "answers": ("answer of their own", "answers of their own"),
-    "mails": ("mail", "mails"),
+_THINGS: dict[str, Callable[[int], str]] = {
+    "visits": lambda many: ngettext("{count} visit", "{count} visits", many),
+    "entries": lambda many: ngettext("{count} entry", "{count} entries", many),
+    "changes": lambda many: ngettext(
+        "{count} change in the journal", "{count} changes in the journal", many
+    ),
+    "reports": lambda many: ngettext("{count} signed report", "{count} signed reports", many),
+    "papers": lambda many: ngettext("{count} report", "{count} reports", many),
+    "photographs": lambda many: ngettext("{count} photo", "{count} photos", many),
+    "links": lambda many: ngettext(
+        "{count} link to their own page", "{count} links to their own page", many
+    ),
+    "answers": lambda many: ngettext(
+        "{count} answer of their own", "{count} answers of their own", many
+    ),
+    "mails": lambda many: ngettext("{count} email", "{count} emails", many),
 }

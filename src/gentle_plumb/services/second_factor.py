@@ -10,6 +10,7 @@ from datetime import datetime
 
 import pyotp
 
+from ..core.language import msg
 from .account_ports import Accounts, Secrets
 from .errors import NeedsCode, NoKey, NotAllowed, NotSignedIn
 from .models import Member
@@ -70,7 +71,7 @@ class _NoSecrets:
     """Where nothing is to be sealed, nothing can be opened."""
 
     def seal(self, secret: str) -> str:
-        raise NoKey("Two-step sign-in is not available here.")
+        raise NoKey(msg("Two-step sign-in is not available here."))
 
     def opened(self, sealed: str) -> str | None:
         return None
@@ -89,7 +90,7 @@ class SecondFactors:
         Raises NeedsCode, NotSignedIn.
         """
         if not code.strip():
-            raise NeedsCode("Enter the code from your authenticator app, or a recovery code.")
+            raise NeedsCode(msg("Enter the code from your authenticator app, or a recovery code."))
         secret = self._secrets.opened(member.sealed_totp)
         step = step_of(secret, code, self._clock(), member.totp_last) if secret else None
         if step is not None and self._accounts.take_code(member.id, step):
@@ -97,10 +98,11 @@ class SecondFactors:
         if self._accounts.take_recovery(member.id, recovery_hash(code)):
             return
         raise NotSignedIn(
-            "Wrong code, or already used. Wait for the next one."
+            msg("Wrong code, or already used. Wait for the next one.")
             if secret
-            else "Codes can’t be checked: a key file is missing from the server. Use a recovery code and "
-            "contact your administrator."
+            else msg(
+                "Codes can’t be checked: a key file is missing from the server. Use a recovery code and contact your administrator."
+            )
         )
 
     def offer(self, member: Member) -> tuple[str, str]:
@@ -112,7 +114,7 @@ class SecondFactors:
         """Keep a second factor once its first code is right; recovery codes. Raises NotAllowed, NoKey."""
         step = step_of(secret, code, self._clock(), 0)
         if step is None:
-            raise NotAllowed("Wrong code. Check that your phone’s clock is right.")
+            raise NotAllowed(msg("Wrong code. Check that your phone’s clock is right."))
         codes, kept = new_recovery()
         sealed = self._secrets.seal(secret)
         self._accounts.change_member(

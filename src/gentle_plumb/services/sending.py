@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Protocol
 
+from ..core.language import msg
 from .errors import MailRefused, MailTrouble
 from .models import LetterOut, MailState
 
@@ -31,10 +32,10 @@ class Handed:
 def hand_over(sender: MailSender | None, letter: LetterOut, tries: int) -> Handed:
     """Send a letter that has been tried so many times, this one counted."""
     if tries > MOST_TRIES:
-        return Handed(state="failed", trouble="Sending was interrupted every time.")
+        return Handed(state="failed", trouble=msg("Sending was interrupted every time."))
     try:
         if sender is None:
-            raise MailTrouble("Email is not set up.")
+            raise MailTrouble(msg("Email is not set up."))
         sender.send(letter)
     except MailRefused as error:
         return Handed(state="failed", trouble=str(error))

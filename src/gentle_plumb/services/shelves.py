@@ -6,6 +6,7 @@ from collections.abc import Mapping
 from uuid import UUID
 
 from ..core.errors import FieldError
+from ..core.language import filled, joined, msg
 from ..core.record import PIECES, as_kept, check_range, field_of, other_end, paths_of, read_typed
 from ..core.units import LengthUnit
 from .models import ChangedShelfItem, Member, NewShelfItem, ShelfItem, view_of
@@ -66,16 +67,22 @@ def checked(piece: str, values: Mapping[str, str], unit: LengthUnit) -> dict[str
     way round, and a piece of which nothing is said.
     """
     if piece not in (*PIECES, WORKSTATION):
-        kinds = ", ".join([*PIECES, WORKSTATION])
+        kinds = joined(", ", [*PIECES, WORKSTATION])
         raise FieldError(
-            field="piece", value=piece, message=f"“{piece}” is no kind of piece. There are {kinds}."
+            field="piece",
+            value=piece,
+            message=msg(
+                "“{piece}” is no kind of piece. There are {kinds}.", piece=piece, kinds=kinds
+            ),
         )
     pieces = PIECES if piece == WORKSTATION else [piece]
     allowed = {path for each in pieces for path in paths_of(each)}
     kept: dict[str, str] = {}
     read: dict[str, float | str] = {}
     for path, typed in values.items():
-        field = field_of(path if path in allowed else f"{piece}: {path}")
+        field = field_of(
+            path if path in allowed else filled("{piece}: {path}", piece=piece, path=path)
+        )
         value = read_typed(field, typed, unit=unit)
         if value is None:
             continue
@@ -87,7 +94,9 @@ def checked(piece: str, values: Mapping[str, str], unit: LengthUnit) -> dict[str
         raise FieldError(
             field=first,
             value="",
-            message="A name alone gives a visit nothing to start from. Enter at least one value, such as "
-            f"“{field_of(first).label}”.",
+            message=msg(
+                "A name alone gives a visit nothing to start from. Enter at least one value, such as “{label}”.",
+                label=field_of(first).label,
+            ),
         )
     return kept

@@ -12,6 +12,7 @@ from typing import Literal
 from uuid import UUID
 
 from ..core.intake import URGENCY
+from ..core.language import joined, msg, numeral
 from ..core.presentation import settles_at
 from ..core.record import Record, StepId
 from ..core.visit import furthest_step, got_worse, raised_red_flags
@@ -93,7 +94,12 @@ def line_view(line: VisitLine) -> VisitLineView:
         step=furthest_step(line.touched),
         settles_at=settles_at(Record(line.settling)),
         worse=[
-            f"{pain.label} {pain.was:g} to {pain.now:g} of 10"
+            msg(
+                "{label} {was} to {now} of 10",
+                label=pain.label,
+                was=numeral(f"{pain.was:g}"),
+                now=numeral(f"{pain.now:g}"),
+            )
             for pain in got_worse(Record(line.felt_before), Record(line.felt))
         ],
     )
@@ -109,7 +115,7 @@ def matches(sought: str, *texts: str) -> bool:
     (True, False, True)
 
     """
-    words = _words(" ".join(texts))
+    words = _words(joined(" ", texts))
     return all(any(word.startswith(start) for word in words) for start in _plain(sought).split())
 
 

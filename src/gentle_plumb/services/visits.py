@@ -9,6 +9,7 @@ from typing import Any
 from uuid import UUID, uuid4
 
 from ..core.errors import ValueOutOfRange
+from ..core.language import msg
 from ..core.plans import best_stack
 from ..core.presentation import StackView, stack_view
 from ..core.record import Field, as_kept, check_range, field_of, fields, other_end, read_typed
@@ -162,7 +163,7 @@ class VisitService:
         How well the member repeats a reading, and what the practice has chosen, are taken down.
         """
         if client_id in self._hidden_from(member):
-            raise NotFound("There is no such client.")
+            raise NotFound(msg("There is no such client."))
         client = self._records.client(member.practice_id, client_id)
         visit = Visit(
             id=id or uuid4(),
@@ -248,8 +249,12 @@ class VisitService:
                 value=day,
                 low=None,
                 high=None,
-                message=f"{field.label}: {spoken_date(day)} lies ahead. It counts from the day it was said, "
-                f"{spoken_date(latest.isoformat())} at the latest.",
+                message=msg(
+                    "{label}: {day} lies ahead. It counts from the day it was said, {latest} at the latest.",
+                    label=field.label,
+                    day=spoken_date(day),
+                    latest=spoken_date(latest.isoformat()),
+                ),
             )
 
     def _not_before_the_visit(self, member: Member, visit_id: UUID, day: str) -> None:
@@ -260,8 +265,11 @@ class VisitService:
                 value=day,
                 low=None,
                 high=None,
-                message=f"Follow-up on: {spoken_date(day)} is not after the visit, which was on "
-                f"{spoken_date(begun.isoformat())}.",
+                message=msg(
+                    "Follow-up on: {day} is not after the visit, which was on {begun}.",
+                    day=spoken_date(day),
+                    begun=spoken_date(begun.isoformat()),
+                ),
             )
 
     def results(
@@ -331,8 +339,10 @@ class VisitService:
         """The best stack from what is at hand at this visit; raises NotFound, FieldError."""
         lift = parse_length(wanted, default=unit, field="wanted")
         if not 0 < lift <= MOST_LIFT_MM:
-            ends = (
-                f"{format_length(0, unit)} to {format_length(MOST_LIFT_MM, unit, with_unit=True)}"
+            ends = msg(
+                "{what} to {most_lift_mm}",
+                what=format_length(0, unit),
+                most_lift_mm=format_length(MOST_LIFT_MM, unit, with_unit=True),
             )
             raise ValueOutOfRange(
                 field="wanted",
@@ -340,7 +350,11 @@ class VisitService:
                 low=0.0,
                 high=MOST_LIFT_MM,
                 unit="mm",
-                message=f"Lift: {format_length(lift, unit, with_unit=True)} is outside {ends}.",
+                message=msg(
+                    "Lift: {lift} is outside {ends}.",
+                    lift=format_length(lift, unit, with_unit=True),
+                    ends=ends,
+                ),
             )
         items = case_of(self._given(member, visit_id, place)).workstation.items
         return stack_view(best_stack(items, lift, use), unit)

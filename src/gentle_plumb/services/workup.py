@@ -12,6 +12,7 @@ from ..core.catalogue import Tier
 from ..core.drawing import Scene, SceneRequest
 from ..core.findings import Finding, Strain
 from ..core.fit import Case, FitResult, dimensions_needed, notes_in, standing_reason, working_order
+from ..core.language import joined, msg, numeral
 from ..core.movements import LIBRARY, place_movements
 from ..core.presentation import (
     ActionView,
@@ -200,11 +201,15 @@ MOST_APART_H = 0.5
 
 def _hours_doubt(asked: float, said: float | None) -> str | None:
     if asked > 24:
-        return f"{asked:g} hours a day in all: a day has 24."
+        return msg("{asked} hours a day in all: a day has 24.", asked=numeral(f"{asked:g}"))
     if said is not None and asked and abs(asked - said) > MOST_APART_H:
-        return f"The tasks come to {asked:g} h, at the desk in all {said:g} h were said. Which is right?"
+        return msg(
+            "The tasks come to {asked} h, at the desk in all {said} h were said. Which is right?",
+            asked=numeral(f"{asked:g}"),
+            said=numeral(f"{said:g}"),
+        )
     if asked > 14:
-        return f"{asked:g} hours a day: is that so?"
+        return msg("{asked} hours a day: is that so?", asked=numeral(f"{asked:g}"))
     return None
 
 
@@ -214,7 +219,7 @@ def _why_not_standing(case: Case, result: FitResult, unit: LengthUnit) -> str | 
     return standing_reason(case, result, unit)
 
 
-WORSE_BY_DEGREES = "the joints pay more degrees than they did"
+WORSE_BY_DEGREES = msg("the joints pay more degrees than they did")
 
 
 def visit_input(opened: VisitSnapshot, measuring: Measuring) -> VisitInput:
@@ -322,7 +327,7 @@ def work_up(
             if finding.state != "off"
         ],
         hard=hard,
-        worse=say("worse", because=" ".join(hard) or WORSE_BY_DEGREES)
+        worse=say("worse", because=joined(" ", hard) or WORSE_BY_DEGREES)
         if analysis.assessment.worse
         else None,
         causes=cause_views(causes.causes),
@@ -339,8 +344,11 @@ def work_up(
         ),
         discomfort=[discomfort.text for discomfort in analysis.facts.discomfort],
         decider=decider_of(case, result),
-        display=f"The display reads {format_length(abs(offset), unit, with_unit=True)} too "
-        f"{'low' if offset > 0 else 'high'}."
+        display=msg(
+            "The display reads {abs} too {what}.",
+            abs=format_length(abs(offset), unit, with_unit=True),
+            what="low" if offset > 0 else "high",
+        )
         if offset
         else None,
         measured=measured_views(

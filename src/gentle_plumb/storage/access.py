@@ -7,6 +7,7 @@ from uuid import UUID
 
 from sqlalchemy import delete, exists, insert, select, update
 
+from ..core.language import msg
 from ..services.errors import NotFound
 from ..services.models import ClientAccess, OneTimeLink, StaffLetter
 from .mapping import columns_of, model_of, values_of
@@ -55,7 +56,7 @@ class SqlOneTimeLinks(Store):
 
     def link(self, practice_id: UUID, link_id: UUID) -> OneTimeLink:
         mine = (_LINK.id == link_id) & (_LINK.practice_id == practice_id)
-        return self._get(OneTimeLink, "There is no such link.", mine)
+        return self._get(OneTimeLink, msg("There is no such link."), mine)
 
     def use(self, link_id: UUID, now: datetime) -> bool:
         unused = update(ONE_TIME_LINK).where(_LINK.id == link_id, _LINK.used_at.is_(None))
@@ -64,7 +65,7 @@ class SqlOneTimeLinks(Store):
             return done.first() is not None
 
     def drop(self, practice_id: UUID, link_id: UUID) -> None:
-        self._drop(OneTimeLink, practice_id, link_id, "There is no such link.")
+        self._drop(OneTimeLink, practice_id, link_id, msg("There is no such link."))
 
     def claim_letter(self, letter_id: UUID) -> tuple[StaffLetter, OneTimeLink] | None:
         claimed = (
@@ -124,7 +125,7 @@ class SqlClientAccesses(Store):
         with self._reader.connect() as connection:
             row = connection.execute(select(_CLIENT.name, _CLIENT.restricted).where(mine)).first()
             if row is None:
-                raise NotFound("There is no such client.")
+                raise NotFound(msg("There is no such client."))
             return ClientAccess(
                 client_id=client_id,
                 client=row.name,
@@ -138,7 +139,7 @@ class SqlClientAccesses(Store):
         held = update(CLIENT).where(mine).values(restricted=access.restricted)
         with self._engine.begin() as connection:
             if connection.execute(held.returning(_CLIENT.id)).first() is None:
-                raise NotFound("There is no such client.")
+                raise NotFound(msg("There is no such client."))
             connection.execute(delete(CLIENT_ACCESS).where(_ACCESS.client_id == access.client_id))
             if access.members:
                 rows = [{"client_id": access.client_id, "member_id": id} for id in access.members]

@@ -9,6 +9,7 @@ from uuid import UUID
 from sqlalchemy import Update, bindparam, delete, insert, select, update
 from sqlalchemy.dialects.postgresql import insert as upsert
 
+from ..core.language import msg
 from ..services.errors import AlreadyThere, NotFound
 from ..services.models import Member, Practice, Session
 from ..services.throttle import FORGOTTEN_AFTER, AttemptCount, RateLimitKey, after_try, wait_for
@@ -33,7 +34,7 @@ class SqlAccounts(Store):
     """The Accounts port."""
 
     def practice(self, practice_id: UUID) -> Practice:
-        return self._get(Practice, "There is no such practice.", PRACTICE.c.id == practice_id)
+        return self._get(Practice, msg("There is no such practice."), PRACTICE.c.id == practice_id)
 
     def add_practice(self, practice: Practice) -> None:
         with self._engine.begin() as connection:
@@ -58,17 +59,17 @@ class SqlAccounts(Store):
             query = select(*columns_of(Member)).where(MEMBER.c.id == member.id)
             held = model_of(Member, connection.execute(query).one())
         if (held.practice_id, held.email) != (member.practice_id, member.email):
-            raise AlreadyThere("Somebody else has this id.")
+            raise AlreadyThere(msg("Somebody else has this id."))
         return held
 
     def change_member(self, member: Member) -> Member:
         changed = (
-            *("name", "title", "registration", "password_hash", "sees_health"),
+            *("name", "title", "registration", "language", "password_hash", "sees_health"),
             *("sealed_totp", "totp_last", "recovery"),
         )
         mine = (MEMBER.c.id == member.id) & (MEMBER.c.practice_id == member.practice_id) & _STAYS
         if not self._took(update(MEMBER).where(mine).values(**values_of(member, only=changed))):
-            raise NotFound("There is no such member.")
+            raise NotFound(msg("There is no such member."))
         return member
 
     def take_code(self, member_id: UUID, step: int) -> bool:
@@ -95,7 +96,7 @@ class SqlAccounts(Store):
                 .returning(MEMBER.c.id)
             ).first()
             if row is None:
-                raise NotFound("There is no such member.")
+                raise NotFound(msg("There is no such member."))
             for table in (SESSION, KNOWN_BROWSER):
                 connection.execute(delete(table).where(table.c.member_id == member_id))
 

@@ -7,6 +7,7 @@ from uuid import UUID
 
 from sqlalchemy import delete, insert, or_, select, update
 
+from ..core.language import msg
 from ..services.errors import NotFound
 from ..services.models import BulkJob, SignedPaper
 from .mapping import columns_of, model_of, values_of
@@ -54,11 +55,11 @@ class SqlBulkJobs(Store):
         with self._reader.connect() as connection:
             row = connection.execute(select(*_WITH_FILE).where(mine)).first()
         if row is None:
-            raise NotFound("There is no such job.")
+            raise NotFound(msg("There is no such job."))
         return model_of(BulkJob, row), row.file
 
     def drop(self, practice_id: UUID, job_id: UUID) -> None:
-        self._drop(BulkJob, practice_id, job_id, "There is no such job.")
+        self._drop(BulkJob, practice_id, job_id, msg("There is no such job."))
 
     def drop_old(self, before: datetime) -> None:
         with self._engine.begin() as connection:

@@ -12,6 +12,7 @@ from uuid import UUID
 from sqlalchemy import Connection, select, update
 from sqlalchemy.dialects.postgresql import insert
 
+from ..core.language import msg
 from ..services.errors import NotFound, ReusedChange, Stale
 from ..services.models import Change, Entry
 from .mapping import columns_of, model_of
@@ -52,13 +53,13 @@ def write_change(
     # the visit's row is the lock: changes to one visit come one after the other; what
     # is held is read after it, or a change that waited would see the time before
     if connection.execute(LOCK, keys).first() is None:
-        raise NotFound("There is no such visit.")
+        raise NotFound(msg("There is no such visit."))
     row = connection.execute(BEFORE, keys).one()
     held = model_of(Entry, row) if row.version is not None else None
     if row.change_path is not None:
         before = (row.change_visit, row.change_path, row.change_typed)
         if held is None or before != (change.visit_id, change.path, change.typed):
-            raise ReusedChange("This change was made before, with other content.")
+            raise ReusedChange(msg("This change was made before, with other content."))
         return held, row.revision
     need_consent(connection, change.visit_id, change.consent, change.path)
     held = held or _nothing(change, now)
@@ -92,7 +93,7 @@ def write_changes(
         .with_for_update()
     )
     if len(connection.execute(mine).all()) != len(counts):
-        raise NotFound("There is no such visit.")
+        raise NotFound(msg("There is no such visit."))
     query = (
         select(ENTRY.c.visit_id, *columns_of(Entry, changed_by=MEMBER.c.name))
         .join_from(ENTRY, MEMBER, MEMBER.c.id == ENTRY.c.member_id)

@@ -9,6 +9,8 @@ import os
 from pathlib import Path
 from uuid import UUID
 
+from ..core.language import filled
+
 ERASED, LEFT = "erased.txt", "left.txt"
 
 
@@ -35,7 +37,7 @@ def noted_as_left(folder: Path) -> list[UUID]:
 def _note(path: Path, id: UUID) -> None:
     path.parent.mkdir(parents=True, exist_ok=True)
     with path.open("a") as file:
-        file.write(f"{id}\n")
+        file.write(filled("{id}\n", id=id))
         file.flush()
         os.fsync(file.fileno())
 

@@ -8,20 +8,21 @@ from contextlib import contextmanager
 from psycopg import Error
 from sqlalchemy.exc import IntegrityError
 
+from ..core.language import msg
 from ..services.errors import AlreadyThere, ServiceError
 
 _BY_CONSTRAINT: dict[str, ServiceError] = {
-    "uq_member_email": AlreadyThere("This email is already in use."),
-    "uq_shelf_item_name": AlreadyThere("An item with this name already exists."),
-    "uq_client_origin_id": AlreadyThere("This client was just added. Open it to check."),
-    "uq_visit_origin_id": AlreadyThere("This visit was just added. Open it to check."),
-    "uq_measuring_list_name": AlreadyThere("A list with this name already exists."),
-    "uq_population_table_name": AlreadyThere("There is a table of this name already."),
-    "uq_policy_bundle_name": AlreadyThere("A rule set with this name already exists."),
+    "uq_member_email": AlreadyThere(msg("This email is already in use.")),
+    "uq_shelf_item_name": AlreadyThere(msg("An item with this name already exists.")),
+    "uq_client_origin_id": AlreadyThere(msg("This client was just added. Open it to check.")),
+    "uq_visit_origin_id": AlreadyThere(msg("This visit was just added. Open it to check.")),
+    "uq_measuring_list_name": AlreadyThere(msg("A list with this name already exists.")),
+    "uq_population_table_name": AlreadyThere(msg("There is a table of this name already.")),
+    "uq_policy_bundle_name": AlreadyThere(msg("A rule set with this name already exists.")),
     "uq_policy_bundle_default": AlreadyThere(
-        "Another default was set in the same moment. Look at it first."
+        msg("Another default was set in the same moment. Look at it first.")
     ),
-    "uq_report_number": AlreadyThere("This version has just been signed. Reload to see it."),
+    "uq_report_number": AlreadyThere(msg("This version has just been signed. Reload to see it.")),
 }
 
 

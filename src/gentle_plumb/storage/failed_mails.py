@@ -6,6 +6,7 @@ from uuid import UUID
 
 from sqlalchemy import delete, null, select, update
 
+from ..core.language import msg
 from ..services.errors import NotFound
 from ..services.models import FailedMail
 from .store import Store
@@ -13,11 +14,11 @@ from .tables import ONE_TIME_LINK, OUTGOING_MAIL, STAFF_LETTER
 
 _MAIL, _LETTER, _LINK = OUTGOING_MAIL.c, STAFF_LETTER.c, ONE_TIME_LINK.c
 _SAYS = {
-    "before": "link to a client’s own page, before a visit",
-    "after": "link to a client’s own page, after a visit",
-    "check": "questions to a client",
+    "before": msg("link to a client’s own page, before a visit"),
+    "after": msg("link to a client’s own page, after a visit"),
+    "check": msg("questions to a client"),
     "invitation": "invitation",
-    "reset": "password reset",
+    "reset": msg("password reset"),
 }
 
 
@@ -68,4 +69,4 @@ class SqlFailedMails(Store):
         with self._engine.begin() as connection:
             gone = connection.execute(mail).first() or connection.execute(letter).first()
         if gone is None:
-            raise NotFound("There is no such mail.")
+            raise NotFound(msg("There is no such mail."))

@@ -7,6 +7,7 @@ from uuid import UUID
 
 from sqlalchemy import Connection, Function, Numeric, cast, exists, func, select
 
+from ..core.language import msg
 from ..services.models import Difference, MeasuringList, PopulationTable
 from .mapping import columns_of, model_of, own_table
 from .store import Store
@@ -40,11 +41,11 @@ class SqlMeasuring(Store):
         return self._add_once(kept)
 
     def change_list(self, kept: MeasuringList) -> MeasuringList:
-        missing = "List not found."
+        missing = msg("List not found.")
         return self._change(kept, only=("name", "dimensions"), missing=missing)
 
     def drop_list(self, practice_id: UUID, list_id: UUID) -> None:
-        self._drop(MeasuringList, practice_id, list_id, "List not found.")
+        self._drop(MeasuringList, practice_id, list_id, msg("List not found."))
 
     def tables(self, practice_id: UUID) -> list[PopulationTable]:
         mine = POPULATION_TABLE.c.practice_id == practice_id
@@ -54,7 +55,7 @@ class SqlMeasuring(Store):
         return self._add_once(table)
 
     def drop_table(self, practice_id: UUID, table_id: UUID) -> None:
-        self._drop(PopulationTable, practice_id, table_id, "Reference data not found.")
+        self._drop(PopulationTable, practice_id, table_id, msg("Reference data not found."))
 
     def differences(self, practice_id: UUID, member_id: UUID | None = None) -> list[Difference]:
         first, second, about = ENTRY.alias("first"), ENTRY.alias("second"), ENTRY.alias("about")

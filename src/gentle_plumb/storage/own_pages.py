@@ -10,6 +10,7 @@ from uuid import UUID
 from sqlalchemy import ColumnElement, Connection, delete, func, insert, select, update
 from sqlalchemy.dialects.postgresql import insert as upsert
 
+from ..core.language import msg
 from ..services.errors import NotAllowed, NotFound, Stale
 from ..services.models import (
     Check,
@@ -53,7 +54,7 @@ class SqlOwnPages(Store):
 
     def link(self, practice_id: UUID, link_id: UUID) -> ClientLink:
         mine = (_LINK.practice_id == practice_id) & (_LINK.id == link_id)
-        return self._get(ClientLink, "There is no such link.", mine)
+        return self._get(ClientLink, msg("There is no such link."), mine)
 
     def link_by_token(self, token: str) -> ClientLink | None:
         return self._first(ClientLink, _LINK.token == token)
@@ -103,7 +104,7 @@ class SqlOwnPages(Store):
     def check(self, practice_id: UUID, round_id: UUID) -> Check:
         checks = self._checks(practice_id, _ROUND.id == round_id)
         if not checks:
-            raise NotFound("There are no such answers.")
+            raise NotFound(msg("There are no such answers."))
         return checks[0]
 
     def undecided(self, practice_id: UUID) -> list[Check]:
@@ -140,7 +141,7 @@ class SqlOwnPages(Store):
         open_ = select(_ROUND.id).where(_ROUND.id == round_id, _ROUND.sent_at.is_(None))
         with self._engine.begin() as connection:
             if connection.execute(open_.with_for_update()).first() is None:
-                raise NotAllowed("These answers were sent. Call if something has changed.")
+                raise NotAllowed(msg("These answers were sent. Call if something has changed."))
             nothing = replace(answer, typed="", value=None, version=0, change_id=None)
             held = _answers(connection, [round_id]).get(round_id, {}).get(answer.question, nothing)
             if held.change_id is not None and held.change_id == answer.change_id:
@@ -211,7 +212,7 @@ class SqlOwnPages(Store):
         gone = delete(MESSAGE_CATALOGUE).where(mine).returning(func.lower(language))
         with self._engine.begin() as connection:
             if connection.execute(gone).first() is None:
-                raise NotFound("There is no such language.")
+                raise NotFound(msg("There is no such language."))
 
 
 def _answers(

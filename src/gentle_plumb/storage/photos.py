@@ -7,6 +7,7 @@ from uuid import UUID
 
 from sqlalchemy import Connection, delete, func, insert, or_, select, update
 
+from ..core.language import msg
 from ..core.record.fields.photo import PHOTO_FAMILY
 from ..services.consent import NEEDED_FOR
 from ..services.errors import AlreadyThere, NeedsConsent, NotFound
@@ -98,14 +99,14 @@ class SqlPhotos(Store):
         keys = {"practice": practice_id, "visit": photo.visit_id}
         with self._engine.begin() as connection:
             if connection.execute(LOCK, keys).first() is None:
-                raise NotFound("There is no such visit.")
+                raise NotFound(msg("There is no such visit."))
             need_consent(connection, photo.visit_id, consent, f"{PHOTO_FAMILY}.{photo.id}")
             query = select(*columns_of(PhotoHead)).where(PHOTO.c.id == photo.id)
             row = connection.execute(query).first()
             if row is not None:
                 held = model_of(PhotoHead, row)
                 if (held.visit_id, held.sha256) != (photo.visit_id, photo.sha256):
-                    raise AlreadyThere("Another photograph has this id.")
+                    raise AlreadyThere(msg("Another photograph has this id."))
                 return held
             connection.execute(insert(PHOTO).values(**values_of(photo), jpeg=jpeg))
             _raise(connection, photo.visit_id)
@@ -120,7 +121,7 @@ class SqlPhotos(Store):
         with self._reader.connect() as connection:
             row = connection.execute(query).first()
         if row is None:
-            raise NotFound("There is no such photograph.")
+            raise NotFound(msg("There is no such photograph."))
         return model_of(PhotoHead, row), row.jpeg
 
     def drop_photo(self, practice_id: UUID, photo_id: UUID) -> None:
@@ -132,7 +133,7 @@ class SqlPhotos(Store):
         with self._engine.begin() as connection:
             visit_id = connection.scalar(query)
             if visit_id is None:
-                raise NotFound("There is no such photograph.")
+                raise NotFound(msg("There is no such photograph."))
             connection.execute(LOCK, {"practice": practice_id, "visit": visit_id})
             connection.execute(delete(PHOTO).where(PHOTO.c.id == photo_id))
             without_pictures(connection, visit_id)

@@ -6,12 +6,13 @@ from uuid import UUID
 
 from sqlalchemy import Connection, update
 
+from ..core.language import msg
 from ..services.models import StoredRuleSet
 from .errors import mapped_errors
 from .store import Store, add_once, change
 from .tables import RULE_SET
 
-MISSING = "There is no such bundle."
+MISSING = msg("There is no such bundle.")
 
 
 class SqlPolicies(Store):

@@ -9,6 +9,7 @@ from uuid import UUID
 from sqlalchemy import Engine, delete, exists, insert, or_, select, update
 from sqlalchemy.dialects.postgresql import distinct_on
 
+from ..core.language import msg
 from ..core.plans import Prices
 from ..core.record import fields
 from ..core.visit import CONDITIONS
@@ -38,7 +39,7 @@ from .tables import CHANGE, CLIENT, ENTRY, MEMBER, PHOTO, REPORT, VISIT
 from .visit_lists import SqlVisitLists
 
 CONSENTS = tuple(field.id for field in fields.ask.consent.values())
-NO_VISIT = "There is no such visit."
+NO_VISIT = msg("There is no such visit.")
 
 
 class SqlRecords(SqlVisitLists, SqlReports, SqlPhotos):
@@ -52,20 +53,20 @@ class SqlRecords(SqlVisitLists, SqlReports, SqlPhotos):
 
     def client(self, practice_id: UUID, client_id: UUID) -> Client:
         mine = (CLIENT.c.id == client_id) & (CLIENT.c.practice_id == practice_id)
-        return self._get(Client, "There is no such client.", mine)
+        return self._get(Client, msg("There is no such client."), mine)
 
     def add_client(self, client: Client) -> Client:
         return self._add_once(client)
 
     def change_client(self, client: Client) -> Client:
         only = ("name", "sex", "work", "email", "birth_year")
-        return self._change(client, only=only, missing="There is no such client.")
+        return self._change(client, only=only, missing=msg("There is no such client."))
 
     def add_visit(self, visit: Visit) -> Visit:
         with self._engine.begin() as connection:
             held = add_once(connection, visit)
             if held.client_id != visit.client_id:
-                raise AlreadyThere("Another visit has this id.")
+                raise AlreadyThere(msg("Another visit has this id."))
             return held
 
     def visit_before(self, practice_id: UUID, visit_id: UUID) -> UUID | None:
@@ -92,7 +93,9 @@ class SqlRecords(SqlVisitLists, SqlReports, SqlPhotos):
         with self._engine.begin() as connection:
             locked(connection, Visit, practice_id, visit_id, NO_VISIT)
             if any(connection.execute(query).first() is not None for query in (typed, *kept)):
-                raise HoldsSomething("This visit is not empty: only an empty one can be deleted.")
+                raise HoldsSomething(
+                    msg("This visit is not empty: only an empty one can be deleted.")
+                )
             connection.execute(delete(VISIT).where(VISIT.c.id == visit_id))
 
     def consents_said(self, practice_id: UUID, visit_id: UUID) -> list[Entry]:
@@ -122,7 +125,7 @@ class SqlRecords(SqlVisitLists, SqlReports, SqlPhotos):
         with self._engine.begin() as connection:
             locked(connection, Visit, practice_id, visit_id, NO_VISIT)
             if moment is not None and connection.execute(signed).first() is not None:
-                raise HoldsSomething("This visit was signed: it can’t be discarded.")
+                raise HoldsSomething(msg("This visit was signed: it can’t be discarded."))
             mine = update(VISIT).where(VISIT.c.id == visit_id)
             connection.execute(mine.values(discarded_at=moment))
             if moment is not None:

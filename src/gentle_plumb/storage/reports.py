@@ -8,6 +8,7 @@ from uuid import UUID
 
 from sqlalchemy import Connection, Row, Select, func, insert, select
 
+from ..core.language import msg
 from ..services.errors import AlreadyThere, MovedOn, NotFound
 from ..services.models import PrintedCopy, Report, ReportHead
 from .errors import mapped_errors
@@ -44,7 +45,7 @@ class SqlReports(Store):
     ) -> tuple[Report, bytes | None]:
         report = self._whole(practice_id, HEADS.where(REPORT.c.id == report_id))
         if report is None:
-            raise NotFound("There is no such report.")
+            raise NotFound(msg("There is no such report."))
         kept = select(REPORT_COPY.c.pdf).where(
             REPORT_COPY.c.report_id == report_id, REPORT_COPY.c.copy == copy
         )
@@ -63,10 +64,12 @@ class SqlReports(Store):
             held = _head(connection, report.id)
             if held is not None:
                 if held.visit_id != report.visit_id:
-                    raise AlreadyThere("Another report has this id.")
+                    raise AlreadyThere(msg("Another report has this id."))
                 return held
             if revision != report.revision:
-                raise MovedOn("The visit was changed in this moment. Look at it again, then sign.")
+                raise MovedOn(
+                    msg("The visit was changed in this moment. Look at it again, then sign.")
+                )
             values = values_of(report, only=REPORT.c.keys())
             connection.execute(insert(REPORT).values(**values))
             copies = [

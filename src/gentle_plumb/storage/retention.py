@@ -20,6 +20,7 @@ from sqlalchemy import (
     select,
 )
 
+from ..core.language import msg
 from ..core.record.fields.photo import PHOTO_FAMILY
 from ..services.errors import HoldsSomething, NotFound
 from ..services.models import ClientStanding, Erasure, ErasureScope
@@ -117,7 +118,7 @@ class SqlRetention(Store):
         with self._reader.connect() as connection:
             text: str | None = connection.scalar(query.where(_CLIENT.practice_id == practice_id))
         if text is None:
-            raise NotFound("There is no such client.")
+            raise NotFound(msg("There is no such client."))
         return text
 
     def erase_client(
@@ -127,10 +128,12 @@ class SqlRetention(Store):
         with self._engine.begin() as connection:
             held = connection.execute(select(_CLIENT.id).where(mine).with_for_update()).first()
             if held is None:
-                raise NotFound("There is no such client.")
+                raise NotFound(msg("There is no such client."))
             counts = _counts(connection, client_id)
             if counts["reports"] and not even_signed:
-                raise HoldsSomething("There are signed reports. Only an owner can delete them.")
+                raise HoldsSomething(
+                    msg("There are signed reports. Only an owner can delete them.")
+                )
             visits = list(connection.scalars(_visits(client_id)))
             connection.execute(delete(CLIENT).where(mine))
             _drop_made_papers(connection, practice_id)

@@ -14,6 +14,7 @@ import pyrage
 from pyrage import x25519
 from sqlalchemy import Engine, select, update
 
+from ..core.language import filled, msg
 from ..services.errors import NoKey
 from .tables import MEMBER
 
@@ -56,24 +57,34 @@ class AgeSecrets:
             try:
                 self._key = x25519.Identity.from_str(self._path.read_text().strip())
             except (OSError, pyrage.IdentityError) as error:
-                raise NoKey(f"The key {self._path.name} can’t be used: {error}") from None
+                raise NoKey(
+                    msg("The key {name} can’t be used: {error}", name=self._path.name, error=error)
+                ) from None
         return self._key
 
     def _made(self) -> x25519.Identity:
         if self._in_use():
             raise NoKey(
-                f"The key file {self._path.name} is missing, and existing second factors need it. Ask your "
-                "administrator to restore it from its copy."
+                msg(
+                    "The key file {name} is missing, and existing second factors need it. Ask your administrator to restore it from its copy.",
+                    name=self._path.name,
+                )
             )
         self._path.parent.mkdir(parents=True, exist_ok=True)
         half = self._path.with_name(f"{self._path.name}.{os.getpid()}")
         try:
             half.touch(mode=0o600)
-            half.write_text(f"{x25519.Identity.generate()}\n")
+            half.write_text(filled("{generate}\n", generate=x25519.Identity.generate()))
             with suppress(FileExistsError):
                 os.link(half, self._path)  # of two at once, one makes the key
         except OSError as error:
-            raise NoKey(f"The key {self._path.name} can’t be kept: {error.strerror}.") from None
+            raise NoKey(
+                msg(
+                    "The key {name} can’t be kept: {strerror}.",
+                    name=self._path.name,
+                    strerror=error.strerror,
+                )
+            ) from None
         finally:
             half.unlink(missing_ok=True)
         held = self._held()

@@ -7,12 +7,13 @@ from uuid import UUID
 
 from sqlalchemy import String, cast, select
 
+from ..core.language import msg
 from ..core.record import fields
 from ..services.models import ShelfItem
 from .store import Store
 from .tables import CLIENT, ENTRY, SHELF_ITEM, VISIT
 
-MISSING = "That item is no longer on the shelf."
+MISSING = msg("That item is no longer on the shelf.")
 
 
 class SqlShelf(Store):

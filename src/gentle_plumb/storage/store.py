@@ -10,6 +10,7 @@ from sqlalchemy import ColumnElement, Connection, Engine, Select, UnaryExpressio
 from sqlalchemy import update as update_table
 from sqlalchemy.dialects.postgresql import insert
 
+from ..core.language import msg
 from ..services.errors import AlreadyThere, NotFound, Stale
 from ..services.models import OfAPractice, Versioned
 from .errors import mapped_errors
@@ -87,7 +88,9 @@ def add_once(connection: Connection, thing: Thing) -> Thing:
     query = select(*columns_of(kind)).where(table.c.id == thing.id)
     held = model_of(kind, connection.execute(query).one())
     if held.practice_id != thing.practice_id:
-        raise AlreadyThere(f"Another {table.name.replace('_', ' ')} has this id.")
+        raise AlreadyThere(
+            msg("Another {replace} has this id.", replace=table.name.replace("_", " "))
+        )
     return held
 
 

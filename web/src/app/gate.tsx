@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Plural, Trans } from "@lingui/react/macro";
 import { useQueryClient } from "@tanstack/react-query";
 import { Outlet } from "@tanstack/react-router";
 import { lazy, Suspense, useEffect, useState } from "react";
@@ -52,7 +54,7 @@ export function Gate() {
   if (me.isPending)
     return (
       <main id="main" className="max-w-md p-8">
-        <Skeleton page lines={4} label="Loading" />
+        <Skeleton page lines={4} label={t`Loading`} />
       </main>
     );
   if (me.isError && !me.data)
@@ -60,7 +62,7 @@ export function Gate() {
       <OfflineDoor
         again={
           <Button onClick={() => void me.refetch()} disabled={me.isFetching}>
-            Try again
+            {t`Try again`}
           </Button>
         }
       />
@@ -71,14 +73,15 @@ export function Gate() {
         notice={
           leavers.length > 0 ? (
             <Notice role="status">
-              {leavers.join(" and ")} {leavers.length > 1 ? "have" : "has"} left the practice. Their
-              data has been deleted from this device.
+              <Trans>
+                {leavers.join(", ")} <Plural value={leavers.length} one="has" other="have" /> left
+                the practice. Their data has been deleted from this device.
+              </Trans>
             </Notice>
           ) : (
             ended && (
               <Notice role="status">
-                Your session has ended. Sign in again to carry on; your entries are still on this
-                device.
+                {t`Your session has ended. Sign in again to carry on; your entries are still on this device.`}
               </Notice>
             )
           )
@@ -88,8 +91,8 @@ export function Gate() {
   if (me.data.must_enrol)
     return (
       <main id="main" className="mx-auto max-w-md p-6">
-        <h1 className="mb-4 text-2xl">One more step</h1>
-        <p className="mb-6">Your practice requires two-step sign-in. Set it up to continue.</p>
+        <h1 className="mb-4 text-2xl">{t`One more step`}</h1>
+        <p className="mb-6">{t`Your practice requires two-step sign-in. Set it up to continue.`}</p>
         <Suspense fallback={<Skeleton lines={4} />}>
           <SecondFactor />
         </Suspense>
@@ -101,7 +104,7 @@ export function Gate() {
         href="#main"
         className="fixed top-2 left-2 z-50 -translate-y-20 bg-ink px-4 py-2.5 text-ground focus:translate-y-0"
       >
-        Skip to main content
+        {t`Skip to main content`}
       </a>
       <IdleLock>
         <Outlet />

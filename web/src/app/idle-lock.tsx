@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useQueryClient } from "@tanstack/react-query";
 import { Dialog } from "radix-ui";
 import { type FormEvent, type ReactNode, useEffect, useState } from "react";
@@ -109,7 +111,7 @@ export function IdleLock({ children }: { children: ReactNode }) {
   }, [who, idle, queries]);
   const open = async (password: string, away: boolean) => {
     if (!away) queries.setQueryData(SESSION_KEY, await unlockSession(password));
-    else if (!(await openByPassword(who, password))) throw new Error("Wrong password.");
+    else if (!(await openByPassword(who, password))) throw new Error(t`Wrong password.`);
     write(TOUCHED, `${Date.now()}`);
     write(LOCKED, null);
     setLocked(false);
@@ -166,14 +168,16 @@ function Lock({
           onKeyDown={(event) => event.stopPropagation()}
           className="fixed top-1/2 left-1/2 z-[91] w-[min(400px,94vw)] -translate-x-1/2 -translate-y-1/2 border border-ink/60 bg-ground p-6"
         >
-          <Dialog.Title className="text-xl">Locked</Dialog.Title>
+          <Dialog.Title className="text-xl">{t`Locked`}</Dialog.Title>
           <form onSubmit={(event) => void submit(event)} className="mt-2 space-y-4">
             <p>
-              This page was locked after a period of inactivity. {name}, enter your password to
-              carry on where you left off.
+              <Trans>
+                This page was locked after a period of inactivity. {name}, enter your password to
+                carry on where you left off.
+              </Trans>
             </p>
             <LabelledInput
-              label="Password"
+              label={t`Password`}
               type="password"
               autoComplete="current-password"
               required
@@ -183,17 +187,17 @@ function Lock({
             />
             {trouble && <Notice role="alert">{trouble}</Notice>}
             <Button type="submit" look="next" className="w-full" disabled={busy}>
-              Unlock
+              {t`Unlock`}
             </Button>
             <p className="text-sm text-soft">
-              Not {name}?{" "}
+              <Trans>Not {name}? </Trans>
               <button
                 type="button"
                 className="min-h-11 text-ink underline"
                 disabled={signOut.isPending}
                 onClick={() => signOut.mutate()}
               >
-                Sign out
+                {t`Sign out`}
               </button>
               {keeps &&
                 `. Anything not yet on the server stays here, sealed, until ${name} signs in again.`}

@@ -1,8 +1,10 @@
+import { i18n } from "@lingui/core";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { RouterProvider } from "@tanstack/react-router";
-import { StrictMode } from "react";
+import { StrictMode, useSyncExternalStore } from "react";
 import { createRoot } from "react-dom/client";
 import { Refused } from "@/shared/api/client";
+import { onLanguage, speak } from "@/shared/words/language";
 import "./styles.css";
 import { router } from "./router";
 
@@ -24,12 +26,25 @@ function isFinal({ problem }: Refused): boolean {
   return problem.type === "needs-server" || problem.type === "not-here";
 }
 
+/** Everything there is, drawn anew in the language it is now said in. */
+function Program() {
+  const language = useSyncExternalStore(onLanguage, () => i18n.locale);
+  return <RouterProvider router={router} key={language} />;
+}
+
+/** What the server said in another language is asked for again. */
+onLanguage(() => {
+  void queries.invalidateQueries({ refetchType: "active" });
+});
+
 const root = document.getElementById("root");
 if (root)
-  createRoot(root).render(
-    <StrictMode>
-      <QueryClientProvider client={queries}>
-        <RouterProvider router={router} />
-      </QueryClientProvider>
-    </StrictMode>,
+  void speak().then(() =>
+    createRoot(root).render(
+      <StrictMode>
+        <QueryClientProvider client={queries}>
+          <Program />
+        </QueryClientProvider>
+      </StrictMode>,
+    ),
   );

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, type ReactNode, useEffect, useState } from "react";
 import { SESSION_KEY } from "@/shared/api/account";
@@ -51,21 +53,23 @@ export function OfflineDoor({ again }: { again: ReactNode }) {
         <div className="mb-4 flex items-end gap-4">
           <Logo size={34} />
           <div>
-            <h1 className="text-2xl">Gentle Plumb</h1>
-            <p className="text-soft">You are offline.</p>
+            <h1 className="text-2xl">{t`Gentle Plumb`}</h1>
+            <p className="text-soft">{t`You are offline.`}</p>
           </div>
         </div>
         <Notice role="alert">
-          The server isn’t responding.{" "}
-          {here &&
-            here.length > 0 &&
-            "You can open the visits saved on this device with your password."}
+          <Trans>
+            The server isn’t responding.{" "}
+            {here &&
+              here.length > 0 &&
+              t`You can open the visits saved on this device with your password.`}
+          </Trans>
         </Notice>
         {here && here.length > 0 && (
-          <form onSubmit={(event) => void submit(event)} className="space-y-4" aria-label="Open">
+          <form onSubmit={(event) => void submit(event)} className="space-y-4" aria-label={t`Open`}>
             {here.length > 1 && (
               <fieldset>
-                <legend className="mb-1 text-sm text-soft">Account</legend>
+                <legend className="mb-1 text-sm text-soft">{t`Account`}</legend>
                 {here.map((lock) => (
                   <label key={lock.member} className="flex min-h-11 items-center gap-3">
                     <input
@@ -81,7 +85,7 @@ export function OfflineDoor({ again }: { again: ReactNode }) {
             )}
             {here.length === 1 && <p className="font-semibold">{here[0]?.name}</p>}
             <LabelledInput
-              label="Password"
+              label={t`Password`}
               type="password"
               autoComplete="current-password"
               required
@@ -89,9 +93,9 @@ export function OfflineDoor({ again }: { again: ReactNode }) {
               value={password}
               onChange={(event) => setPassword(event.target.value)}
             />
-            {state === "wrong" && <Notice role="alert">Wrong password.</Notice>}
+            {state === "wrong" && <Notice role="alert">{t`Wrong password.`}</Notice>}
             <Button type="submit" look="next" className="w-full" disabled={state === "opens"}>
-              {state === "opens" ? "Opening…" : "Open saved visits"}
+              {state === "opens" ? t`Opening…` : t`Open saved visits`}
             </Button>
           </form>
         )}

@@ -1,3 +1,5 @@
+import { msg, t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Link, Outlet, useNavigate } from "@tanstack/react-router";
 import {
   Armchair,
@@ -24,16 +26,17 @@ import { changeSettings, useSettings, useUnitSwitch } from "@/shared/settings";
 import { Ask } from "@/shared/ui/ask";
 import { Logo } from "@/shared/ui/logo";
 import { usePhone } from "@/shared/use-media";
+import { said } from "@/shared/words/said";
 
 type Icon = ComponentType<{ size?: number; "aria-hidden"?: boolean }>;
-const PLACES: readonly { to: string; label: string; key: string; icon: Icon }[] = [
-  { to: "/", label: "Today", key: "t", icon: CalendarDays },
-  { to: "/clients", label: "Clients", key: "c", icon: Users },
-  { to: "/equipment", label: "Equipment", key: "e", icon: Armchair },
-  { to: "/measuring", label: "Measuring", key: "r", icon: Ruler },
-  { to: "/rules", label: "Practice defaults", key: "h", icon: Scale },
-  { to: "/people", label: "Practice", key: "p", icon: UserRound },
-];
+const PLACES: readonly { to: string; label: string; key: string; icon: Icon }[] = said([
+  { to: "/", label: msg`Today`, key: "t", icon: CalendarDays },
+  { to: "/clients", label: msg`Clients`, key: "c", icon: Users },
+  { to: "/equipment", label: msg`Equipment`, key: "e", icon: Armchair },
+  { to: "/measuring", label: msg`Measuring`, key: "r", icon: Ruler },
+  { to: "/rules", label: msg`Practice defaults`, key: "h", icon: Scale },
+  { to: "/people", label: msg`Practice`, key: "p", icon: UserRound },
+]);
 /** What has its own place in the bottom bar of a phone; the others are behind More. */
 const IN_BAR = 3;
 
@@ -77,10 +80,10 @@ export function Shell() {
       <Ask
         open={leaving}
         onOpenChange={setLeaving}
-        title="You have unsent changes"
-        says="Some changes and photos exist only on this device. Signing out deletes them. Reconnect first to send them."
-        keep="Stay signed in"
-        act="Sign out and delete them"
+        title={t`You have unsent changes`}
+        says={t`Some changes and photos exist only on this device. Signing out deletes them. Reconnect first to send them.`}
+        keep={t`Stay signed in`}
+        act={t`Sign out and delete them`}
         onAct={() => signOut.mutate()}
       />
     </div>
@@ -96,12 +99,12 @@ function SideBar({ onLeave, onHelp }: Acts) {
   const line = "flex min-h-11 w-full items-center gap-2 px-2 hover:bg-deep";
   return (
     <nav
-      aria-label="Places"
+      aria-label={t`Places`}
       className="sticky top-0 flex h-screen w-[200px] shrink-0 flex-col overflow-y-auto border-r border-hair px-4 py-5"
     >
       <div className="mb-8 flex items-center gap-2.5 px-2">
         <Logo />
-        <span className="text-lg font-semibold">Gentle Plumb</span>
+        <span className="text-lg font-semibold">{t`Gentle Plumb`}</span>
       </div>
       {PLACES.map((place) => (
         <Link
@@ -123,11 +126,13 @@ function SideBar({ onLeave, onHelp }: Acts) {
           <span className="block text-soft">
             {me?.title}, {me?.role}
           </span>
-          <span className="block text-soft underline">Password and sessions</span>
+          <span className="block text-soft underline">{t`Password and sessions`}</span>
         </Link>
         <button type="button" className={`${line} justify-between`} onClick={nextUnit}>
           <span>
-            Units: <span className="figures font-semibold">{unit}</span>
+            <Trans>
+              Units: <span className="figures font-semibold">{unit}</span>
+            </Trans>
           </span>
           <span className="figures text-soft" aria-hidden="true">
             u
@@ -135,13 +140,13 @@ function SideBar({ onLeave, onHelp }: Acts) {
         </button>
         <button type="button" className={line} onClick={() => changeSettings({ night: !night })}>
           {night ? <Sun size={16} aria-hidden /> : <Moon size={16} aria-hidden />}{" "}
-          {night ? "Light mode" : "Dark mode"}
+          {night ? t`Light mode` : t`Dark mode`}
         </button>
         <button type="button" className={line} onClick={onHelp}>
-          <CircleHelp size={16} aria-hidden /> Help
+          <CircleHelp size={16} aria-hidden /> {t`Help`}
         </button>
         <button type="button" className={line} onClick={onLeave}>
-          <LogOut size={16} aria-hidden /> Sign out
+          <LogOut size={16} aria-hidden /> {t`Sign out`}
         </button>
       </div>
     </nav>
@@ -158,7 +163,7 @@ function BottomBar({ onLeave, onHelp }: Acts) {
   const cell = "flex min-h-14 flex-1 flex-col items-center justify-center gap-0.5 text-sm";
   return (
     <nav
-      aria-label="Places"
+      aria-label={t`Places`}
       className="fixed inset-x-0 bottom-0 z-30 flex border-t border-hair bg-paper pb-[env(safe-area-inset-bottom)]"
     >
       {PLACES.slice(0, IN_BAR).map(({ to, label, icon: Glyph }) => (
@@ -176,7 +181,7 @@ function BottomBar({ onLeave, onHelp }: Acts) {
       <DropdownMenu.Root>
         <DropdownMenu.Trigger className={cell}>
           <Ellipsis size={20} aria-hidden />
-          More
+          {t`More`}
         </DropdownMenu.Trigger>
         <DropdownMenu.Portal>
           <DropdownMenu.Content
@@ -193,19 +198,19 @@ function BottomBar({ onLeave, onHelp }: Acts) {
             ))}
             <DropdownMenu.Separator className="my-1 h-px bg-hair" />
             <DropdownMenu.Item className={item} onSelect={() => void navigate({ to: "/account" })}>
-              {me?.name}: password and sessions
+              <Trans>{me?.name}: password and sessions</Trans>
             </DropdownMenu.Item>
             <DropdownMenu.Item className={item} onSelect={nextUnit}>
-              Units: {unit}
+              <Trans>Units: {unit}</Trans>
             </DropdownMenu.Item>
             <DropdownMenu.Item className={item} onSelect={() => changeSettings({ night: !night })}>
-              {night ? "Light mode" : "Dark mode"}
+              {night ? t`Light mode` : t`Dark mode`}
             </DropdownMenu.Item>
             <DropdownMenu.Item className={item} onSelect={onHelp}>
-              Help
+              {t`Help`}
             </DropdownMenu.Item>
             <DropdownMenu.Item className={item} onSelect={onLeave}>
-              Sign out
+              {t`Sign out`}
             </DropdownMenu.Item>
           </DropdownMenu.Content>
         </DropdownMenu.Portal>

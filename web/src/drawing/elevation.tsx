@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { type CSSProperties, type KeyboardEvent, memo, type PointerEvent, useRef } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { inkStyle } from "./ink";
@@ -122,7 +123,7 @@ export const Elevation = memo(function Elevation({
 
 /** Marks have no identity of their own, but for those that hold the focus, and the arrow that grows. */
 function keyOf(mark: Mark, index: number): string | number {
-  if (mark.role === "measure-arrow") return `arrow ${mark.part}`;
+  if (mark.role === "measure-arrow") return t`arrow ${mark.part}`;
   return isButton(mark) || mark.role === "grip" ? `${mark.posture} ${mark.part}` : index;
 }
 

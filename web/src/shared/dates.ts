@@ -1,3 +1,5 @@
+import { onLanguage, writing } from "./words/language";
+
 /** Dates as the practice lives them: days are days, moments fall on the practice's day. */
 
 const DAY = /^(\d{4})-(\d{2})-(\d{2})$/;
@@ -15,19 +17,22 @@ export function setDateOrder(chosen: DateOrder): void {
   order = chosen;
 }
 
+let zone: string | undefined;
 let [clock, calendar] = formatsIn(undefined);
+onLanguage(() => setTimeZone(zone));
 
 /** What writes the time and the day in a time zone; made once, since making one is dear. */
 function formatsIn(timeZone: string | undefined): [Intl.DateTimeFormat, Intl.DateTimeFormat] {
-  const zone = timeZone ? { timeZone } : {};
+  const where = timeZone ? { timeZone } : {};
   return [
-    new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit", ...zone }),
-    new Intl.DateTimeFormat("sv-SE", zone),
+    new Intl.DateTimeFormat(writing(), { hour: "2-digit", minute: "2-digit", ...where }),
+    new Intl.DateTimeFormat("sv-SE", where),
   ];
 }
 
 /** The practice's time zone, an IANA name; the browser's own where it is not known here. */
-export function setTimeZone(name: string): void {
+export function setTimeZone(name: string | undefined): void {
+  zone = name;
   try {
     [clock, calendar] = formatsIn(name);
   } catch {
@@ -70,7 +75,7 @@ export function writtenDate(iso: string): string {
 function inWords(iso: string, month: "short" | "long", today: string): string {
   const day = DAY.test(iso) ? iso : dayOf(new Date(iso));
   const year = day.slice(0, 4) === today.slice(0, 4) ? {} : ({ year: "numeric" } as const);
-  return new Date(`${day}T00:00:00Z`).toLocaleDateString("en-GB", {
+  return new Date(`${day}T00:00:00Z`).toLocaleDateString(writing(), {
     day: "numeric",
     month,
     ...year,

@@ -6,6 +6,8 @@ type Settings = {
   night: boolean;
   /** Whether single keys do something where no field has the focus. */
   singleKeys: boolean;
+  /** The language chosen in this browser, by its tag. */
+  language: string | null;
 };
 
 const UNITS: readonly Unit[] = ["cm", "mm", "in"];
@@ -22,9 +24,10 @@ function load(): Settings {
       unit,
       night: typeof kept?.night === "boolean" ? kept.night : night,
       singleKeys: kept?.singleKeys !== false,
+      language: typeof kept?.language === "string" ? kept.language : null,
     };
   } catch {
-    return { unit: null, night, singleKeys: true }; // no storage, or not what we put there
+    return { unit: null, night, singleKeys: true, language: null }; // no storage, or not what we put there
   }
 }
 

@@ -1,6 +1,9 @@
+import { i18n } from "@lingui/core";
 import { cleanup } from "@testing-library/react";
 import { toast } from "sonner";
 import { afterEach, vi } from "vitest";
+
+i18n.loadAndActivate({ locale: "en", messages: {} });
 
 // the test's window has no pages that move, and knows no media queries: a desk with a mouse
 window.scrollTo = () => undefined;

@@ -34,6 +34,7 @@ export function aMember(over: Partial<Me> = {}): Me {
     role: "owner",
     sees_health: true,
     registration: "PH-1",
+    language: "",
     has_second_factor: false,
     writes: true,
     office: true,

@@ -7,6 +7,7 @@ from typing import Literal
 
 from ..catalogue import MechanismId, SetGroup
 from ..fit import Posture
+from ..language import msg
 from ..plans import Price
 from ..states import SILENT, PieceState, StepAnswers
 
@@ -16,27 +17,27 @@ When = Literal["now", "today", "this_week", "before_follow_up"]
 ActionState = Literal["open", "done", "later", "stopped"]
 
 KINDS: dict[ActionKind, str] = {
-    "refer": "Refer",
-    "secure": "Make safe",
-    "set": "Set",
-    "add": "Add",
-    "arrange": "Arrange",
-    "technique": "Technique",
-    "habit": "Habit",
-    "ask": "Clarify",
+    "refer": msg("Refer"),
+    "secure": msg("Make safe"),
+    "set": msg("Set"),
+    "add": msg("Add"),
+    "arrange": msg("Arrange"),
+    "technique": msg("Technique"),
+    "habit": msg("Habit"),
+    "ask": msg("Clarify"),
 }
 """Kinds in the order in which they are done, with their headings."""
 WHO: dict[Who, str] = {
-    "practitioner": "Practitioner",
-    "client": "Client",
-    "workplace": "Workplace",
-    "clinician": "Clinician",
+    "practitioner": msg("Practitioner"),
+    "client": msg("Client"),
+    "workplace": msg("Workplace"),
+    "clinician": msg("Clinician"),
 }
 WHEN: dict[When, str] = {
     "now": "now",
     "today": "today",
-    "this_week": "this week",
-    "before_follow_up": "before the follow-up",
+    "this_week": msg("this week"),
+    "before_follow_up": msg("before the follow-up"),
 }
 
 

@@ -10,6 +10,7 @@ from collections.abc import Iterable
 from ..catalogue import MECHANISMS, QUANTITIES, MechanismId, SetGroup
 from ..findings import Finding
 from ..fit import FitRow
+from ..language import filled, joined
 from ..plans import Added
 from ..states import CARRIED_BY, States
 from ..visit import RaisedRedFlag
@@ -133,7 +134,7 @@ def _beside(sources: ActionSources, row: FitRow) -> str:
         )
         if here and not (row.posture == "seated" and added.id.endswith("_standing")):
             said.append(say("setting.with", what=added.label))
-    return " ".join(part for part in said if part)
+    return joined(" ", (part for part in said if part))
 
 
 def _is_set(left: float | None, aim: float | None, near: float) -> bool:
@@ -211,7 +212,7 @@ def _words(finding: Finding) -> str:
     if finding.words:
         return finding.words
     named = finding.act in ("secure", "arrange") and not finding.own
-    return f"{finding.title}. {said}" if named else said
+    return filled("{title}. {said}", title=finding.title, said=said) if named else said
 
 
 def _check(finding: Finding) -> str:

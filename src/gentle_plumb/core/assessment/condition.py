@@ -5,20 +5,21 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Literal
 
+from ..language import msg
 from ..tolerances import SAME_MM
 
 State = Literal["ok", "off", "unknown"]
 Kind = Literal["clearance", "support"]
 
 LABELS: dict[str, str] = {
-    "thighs": "Room for the thighs",
-    "armrests_fixed": "Fixed armrests under the desk",
-    "armrests": "Armrests under the desk",
-    "belly": "Desk edge and abdomen",
-    "reach": "Keys within reach",
-    "feet": "Support for the feet",
-    "back": "Back on the backrest",
-    "arms": "Support for the arms",
+    "thighs": msg("Room for the thighs"),
+    "armrests_fixed": msg("Fixed armrests under the desk"),
+    "armrests": msg("Armrests under the desk"),
+    "belly": msg("Desk edge and abdomen"),
+    "reach": msg("Keys within reach"),
+    "feet": msg("Support for the feet"),
+    "back": msg("Back on the backrest"),
+    "arms": msg("Support for the arms"),
 }
 """Every condition by its key."""
 

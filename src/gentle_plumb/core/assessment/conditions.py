@@ -4,13 +4,14 @@ from __future__ import annotations
 
 from ..errors import MissingInput
 from ..fit import Case, Frame, Joint, along_the_floor, armrest_need, finger, legs_terms, total
+from ..language import msg
 from ..words import say
 from ..workstation import ArmrestKind, Settings
 from .condition import Condition, lacking, untold
 
 UNREACHABLE_MM = 1000.0
 """What keys that no arm reaches count as, mm: more than anything else can lack. Source: geometry."""
-OWN_SEATING = "The client’s own seating supports the feet and the back: check by eye."
+OWN_SEATING = msg("The client’s own seating supports the feet and the back: check by eye.")
 
 
 def conditions_of(
@@ -57,7 +58,7 @@ def underside(case: Case, settings: Settings, *, found: bool = False) -> float |
 
 def _thighs(case: Case, settings: Settings, under: float | None) -> Condition:
     if settings.seat is None or under is None or not case.body.has("thigh_clearance"):
-        reason = "Seat, thighs or desk underside not recorded."
+        reason = msg("Seat, thighs or desk underside not recorded.")
         return untold("thighs", "clearance", reason)
     room = under - settings.seat - case.body.mm("thigh_clearance")
     return lacking("thighs", "clearance", case.policy.thigh_room - room, room=room, hard=True)
@@ -68,7 +69,7 @@ def _fixed_armrests(case: Case, settings: Settings, under: float | None) -> Cond
     if need is None:
         return lacking("armrests_fixed", "clearance", 0.0, hard=True)
     if settings.seat is None or under is None:
-        reason = "Seat or desk underside not recorded."
+        reason = msg("Seat or desk underside not recorded.")
         return untold("armrests_fixed", "clearance", reason)
     room = under - settings.seat - need
     return lacking("armrests_fixed", "clearance", -room, room=room, hard=True)
@@ -82,7 +83,7 @@ def _armrests(case: Case, settings: Settings, under: float | None) -> Condition:
     if idle or chair.armrests != ArmrestKind.ADJUSTABLE or span is None or span.fixed:
         return lacking("armrests", "clearance", 0.0, hard=False)
     if settings.seat is None or under is None:
-        return untold("armrests", "clearance", "Seat or desk underside not recorded.")
+        return untold("armrests", "clearance", msg("Seat or desk underside not recorded."))
     room = under - settings.seat - span.low
     return lacking("armrests", "clearance", -room, room=room, hard=False)
 
@@ -93,7 +94,7 @@ def _belly(case: Case) -> Condition:
     except MissingInput as missing:
         return untold("belly", "clearance", missing.reason)
     if not floor.belly_checked:
-        return untold("belly", "clearance", "Abdominal depth not measured.")
+        return untold("belly", "clearance", msg("Abdominal depth not measured."))
     return lacking("belly", "clearance", floor.belly_short, hard=True)
 
 
@@ -102,7 +103,9 @@ def _reach(joints: tuple[Joint, ...]) -> Condition:
     if elbow is not None and elbow.out_of_reach:
         return lacking("reach", "clearance", UNREACHABLE_MM, hard=True)
     if elbow is None or elbow.angle is None:
-        reason = elbow.reason if elbow is not None and elbow.reason else "Elbow height not known."
+        reason = (
+            elbow.reason if elbow is not None and elbow.reason else msg("Elbow height not known.")
+        )
         return untold("reach", "clearance", reason)
     return lacking("reach", "clearance", 0.0, hard=True)
 
@@ -111,7 +114,7 @@ def _feet(case: Case, settings: Settings) -> Condition:
     if case.seat_stays:
         return untold("feet", "support", _seating(case))
     if settings.seat is None or settings.footrest is None:
-        reason = "Seat or foot support not recorded."
+        reason = msg("Seat or foot support not recorded.")
         return untold("feet", "support", reason)
     try:
         legs = total(legs_terms(case.body, case))
@@ -127,9 +130,9 @@ def _back(case: Case, settings: Settings) -> Condition:
     if case.seat_stays:
         return untold("back", "support", _seating(case))
     if case.workstation.chair.backless:
-        return untold("back", "support", "The seat has no backrest.")
+        return untold("back", "support", msg("The seat has no backrest."))
     if settings.seat_depth is None:
-        return untold("back", "support", "Seat depth not recorded.")
+        return untold("back", "support", msg("Seat depth not recorded."))
     policy = case.policy
     try:
         thigh = case.body.mm("buttock_popliteal_length")
@@ -149,9 +152,9 @@ def _arms(case: Case, settings: Settings) -> Condition:
         or case.policy.armrest_use == "off"
         or settings.armrest == 0
     ):
-        return untold("arms", "support", "No armrests are used here.")
+        return untold("arms", "support", msg("No armrests are used here."))
     if settings.armrest is None:
-        return untold("arms", "support", "Armrest height not recorded.")
+        return untold("arms", "support", msg("Armrest height not recorded."))
     try:
         elbow = Frame.seated(case).elbow
     except MissingInput as missing:

@@ -8,7 +8,7 @@ from __future__ import annotations
 
 from math import floor
 
-from ..units import NO_BREAK
+from ..language import msg, numeral
 
 CAP_DEG = 30.0
 """Degrees outside a band that count in full; more count no more. Source: house-strain."""
@@ -50,8 +50,16 @@ def sum_text(*, hours: float, share: float, over_deg: float) -> str:
     '4\xa0h × 60 × 0.5 of the time × 30° (capped) ÷ 30° = 120\xa0min'
 
     """
-    part = f" × {share:g} of the time" if share != 1 else ""
+    part = msg(" × {share} of the time", share=numeral(f"{share:g}")) if share != 1 else ""
     over = min(abs(over_deg), CAP_DEG)
     capped = " (capped)" if abs(over_deg) > CAP_DEG else ""
     minutes = strain_minutes(hours=hours, share=share, over_deg=over_deg)
-    return f"{hours:.3g}{NO_BREAK}h × 60{part} × {over:.3g}°{capped} ÷ {CAP_DEG:.0f}° = {whole_minutes(minutes)}{NO_BREAK}min"
+    return msg(
+        "{hours}\xa0h × 60{part} × {over}°{capped} ÷ {cap_deg}° = {minutes}\xa0min",
+        hours=numeral(f"{hours:.3g}"),
+        part=part,
+        over=numeral(f"{over:.3g}"),
+        capped=capped,
+        cap_deg=numeral(f"{CAP_DEG:.0f}"),
+        minutes=whole_minutes(minutes),
+    )

@@ -14,6 +14,7 @@ from __future__ import annotations
 from collections.abc import Iterable, Mapping
 
 from ..errors import UnknownName
+from ..language import msg
 from ..tables import entries_of
 from .dimensions import Dimension, Sex, Spread
 
@@ -50,7 +51,9 @@ def dimension(name: str) -> Dimension:
     """
     found = DIMENSIONS.get(name)
     if found is None:
-        raise UnknownName(field=name, value=name, message=f"There is no body dimension “{name}”.")
+        raise UnknownName(
+            field=name, value=name, message=msg("There is no body dimension “{name}”.", name=name)
+        )
     return found
 
 

@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from typing import Literal, get_args
 
 from ..choices import Choice
+from ..language import Words, msg
 
 Sex = Literal["female", "male"]
 SEXES: tuple[Sex, ...] = get_args(Sex)
@@ -17,11 +18,15 @@ Tool = Literal["tape", "rod", "calliper"]
 class MeasuredPosture(Choice):
     """How the client sat while heights were taken."""
 
-    AS_THEY_WORK = "as_they_work", "As they work"
-    ERECT = "erect", "Sitting upright"
+    AS_THEY_WORK = "as_they_work", msg("As they work")
+    ERECT = "erect", msg("Sitting upright")
 
 
-TOOLS: dict[Tool, str] = {"tape": "Tape", "rod": "Height rod", "calliper": "Calliper"}
+TOOLS: dict[Tool, str] = {
+    "tape": msg("Tape"),
+    "rod": msg("Height rod"),
+    "calliper": msg("Calliper"),
+}
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -70,16 +75,16 @@ class DimensionFacts:
     """
 
     id: str
-    label: str
+    label: Words
     iso_name: str
-    how: str
+    how: Words
     posture: Literal["seated", "standing"]
     view: View
     instrument: Tool
-    start: str
-    end: str
-    mistakes: tuple[str, ...]
-    used_for: str
+    start: Words
+    end: Words
+    mistakes: tuple[Words, ...]
+    used_for: Words
     needed: bool
     two_sided: bool
 

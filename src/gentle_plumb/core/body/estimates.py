@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..errors import MissingDimension
+from ..language import msg
 from .catalogue import dimension
 from .dimensions import Sex
 from .factor import Factor
@@ -71,7 +72,9 @@ def estimate_from_stature(
         spread, stature = table.spread(name, sex), table.spread("stature", sex)
     r = table.r(name)
     if spread is None or stature is None or (r < LEAST_CORRELATION and not insist):
-        raise MissingDimension(name, f"{entry.label} can’t be estimated from stature: measure it.")
+        raise MissingDimension(
+            name, msg("{label} can’t be estimated from stature: measure it.", label=entry.label)
+        )
     shift = r * spread.sd_mm / stature.sd_mm * (stature_mm - stature.mean_mm)
     return Estimate(
         value_mm=spread.mean_mm + shift, sd_mm=spread.sd_mm * max(0.0, 1 - r * r) ** 0.5
@@ -91,10 +94,12 @@ def estimate_from_others(name: str, factor: Factor, *, insist: bool = False) -> 
     """
     entry = dimension(name)
     if factor.table.r(name) < LEAST_CORRELATION and not insist:
-        raise MissingDimension(name, f"{entry.label} can’t be estimated: measure it.")
+        raise MissingDimension(
+            name, msg("{label} can’t be estimated: measure it.", label=entry.label)
+        )
     expected = factor.expected(name) if factor.table.spread(name, factor.sex) else None
     if expected is None or factor.share_explained < LEAST_TOLD:
-        raise MissingDimension(name, f"{entry.label} is not measured yet.")
+        raise MissingDimension(name, msg("{label} is not measured yet.", label=entry.label))
     weights = {known: link.r**2 / link.own for known, link in factor.known.items()}
     best = sorted(weights, key=lambda known: -weights[known])[:3]
     return Estimate(value_mm=expected.mm, sd_mm=expected.sd_mm, basis=tuple(best))

@@ -8,6 +8,7 @@ from functools import cached_property
 from typing import Literal
 
 from ..errors import MissingDimension
+from ..language import msg
 from .catalogue import dimension
 from .dimensions import MeasuredPosture, Sex
 from .estimates import estimate_from_others, estimate_from_stature
@@ -111,7 +112,9 @@ class Body:
         elif self.values:
             guess = estimate_from_others(name, self.factor, insist=insist)
         else:
-            raise MissingDimension(name, f"{dimension(name).label} is not measured yet.")
+            raise MissingDimension(
+                name, msg("{label} is not measured yet.", label=dimension(name).label)
+            )
         return BodyValue(
             mm=guess.value_mm, sd_mm=guess.sd_mm, source="estimated", basis=guess.basis
         )

@@ -10,6 +10,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Literal
 
+from ..language import msg
 from .catalogue import DIMENSIONS
 from .factor import Expected, Factor, factor_of
 from .person import Body
@@ -78,7 +79,7 @@ def _far(body: Body, values: Mapping[str, float]) -> list[PlausibilityDoubt]:
         if name in exchanged:
             other, want = exchanged[name]
             swapped = ReadingError(
-                kind="exchanged", words="the two exchanged", mm=values[other], other=other
+                kind="exchanged", words=msg("the two exchanged"), mm=values[other], other=other
             )
             doubts.append(
                 PlausibilityDoubt(

@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from itertools import pairwise
 from typing import Literal
 
+from ..language import msg
 from .catalogue import DIMENSIONS, TWINS
 from .factor import Expected, Factor
 
@@ -26,10 +27,10 @@ DIGITS_AT_SE = 1.0
 """Digits are called swapped only where putting them right comes this near. Source: house-doubt."""
 
 FACTORS: tuple[tuple[float, str], ...] = (
-    (2.54, "inches typed as centimetres"),
-    (1 / 2.54, "centimetres typed as inches"),
-    (10.0, "centimetres typed as millimetres"),
-    (0.1, "millimetres typed as centimetres"),
+    (2.54, msg("inches typed as centimetres")),
+    (1 / 2.54, msg("centimetres typed as inches")),
+    (10.0, msg("centimetres typed as millimetres")),
+    (0.1, msg("millimetres typed as centimetres")),
 )
 
 
@@ -81,7 +82,7 @@ def slip_of(name: str, mm: float, said: Expected) -> ReadingError | None:
     differences += [
         (
             standard_errors_off(turned, said),
-            ReadingError(kind="digits", words="two digits swapped", mm=turned),
+            ReadingError(kind="digits", words=msg("two digits swapped"), mm=turned),
         )
         for turned in _digits_swapped(mm)
         if standard_errors_off(turned, said) <= DIGITS_AT_SE
@@ -99,7 +100,10 @@ def typed_in_the_other_field(name: str, mm: float, rest: Factor) -> ReadingError
         if said is not None and standard_errors_off(mm, said) <= FITS_AT_SE:
             posture = DIMENSIONS[other].posture
             return ReadingError(
-                kind="other_posture", words=f"a {posture} value in this field", mm=mm, other=other
+                kind="other_posture",
+                words=msg("a {posture} value in this field", posture=posture),
+                mm=mm,
+                other=other,
             )
     return None
 

@@ -5,6 +5,8 @@ from __future__ import annotations
 from collections.abc import Callable, Iterator, Mapping
 from dataclasses import dataclass
 
+from ..language import msg
+
 
 @dataclass(frozen=True, kw_only=True)
 class Relation:
@@ -33,7 +35,7 @@ def _below(lower: str, upper: str) -> Relation:
         compute=lambda low, high: high - low,
         low=1e-9,
         high=float("inf"),
-        words="can’t be above {0}",
+        words=msg("can’t be above {0}"),
     )
 
 
@@ -43,7 +45,7 @@ def _between(longer: str, shorter: str, low: float, high: float) -> Relation:
         compute=lambda a, b: a - b,
         low=low,
         high=high,
-        words="is usually {low} to {high} more than {0}; here it is not",
+        words=msg("is usually {low} to {high} more than {0}; here it is not"),
     )
 
 
@@ -66,14 +68,14 @@ RELATIONS: tuple[Relation, ...] = (
         compute=lambda shoulder, elbow, arm: (shoulder - elbow) / arm,
         low=0.85,
         high=1.15,
-        words="less {0} should come to {1}, within 15 %; here it does not",
+        words=msg("less {0} should come to {1}, within 15 %; here it does not"),
     ),
     Relation(
         of=("elbow_fingertip_length", "hand_length"),
         compute=lambda arm, hand: arm / hand,
         low=2.1,
         high=2.7,
-        words="is 2.1 to 2.7 times the {0}; here it is not",
+        words=msg("is 2.1 to 2.7 times the {0}; here it is not"),
     ),
 )
 

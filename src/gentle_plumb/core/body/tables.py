@@ -6,6 +6,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field
 from statistics import NormalDist
 
+from ..language import msg
 from .catalogue import DIMENSIONS
 from .dimensions import Sex, Spread, mixed
 
@@ -59,8 +60,10 @@ class Table:
 
 
 BRITISH_ADULTS = Table(
-    name="British adults of 19 to 65",
-    origin="Estimates published by Pheasant and Haslegrave, Bodyspace; correlations are house values",
+    name=msg("British adults of 19 to 65"),
+    origin=msg(
+        "Estimates published by Pheasant and Haslegrave, Bodyspace; correlations are house values"
+    ),
     stats={entry.id: entry.stats for entry in DIMENSIONS.values() if entry.stats},
 )
 """The program's own table. Source: bodyspace, house-correlation."""

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ..language import Words, msg
 from ..tables import entries_of
 from .tasks import tasks_of
 
@@ -30,13 +31,13 @@ class JointName:
     """
 
     key: str
-    label: str
-    plain: str
+    label: Words
+    plain: Words
     region: str
     tasks: tuple[str, ...]
-    over: str
-    under: str
-    negative: str = ""
+    over: Words
+    under: Words
+    negative: Words = ""
 
 
 JOINTS: dict[str, JointName] = entries_of(
@@ -44,15 +45,15 @@ JOINTS: dict[str, JointName] = entries_of(
 )
 """Every joint by its key, from the head down."""
 REGIONS: dict[str, str] = {
-    "eyes": "Eyes",
-    "neck": "Neck",
-    "shoulder": "Shoulders",
-    "forearm": "Elbows and forearms",
-    "wrist": "Wrists and hands",
-    "upper_back": "Upper back",
-    "lower_back": "Lower back",
-    "hip": "Hips and thighs",
-    "knee": "Knees",
-    "foot": "Feet",
+    "eyes": msg("Eyes"),
+    "neck": msg("Neck"),
+    "shoulder": msg("Shoulders"),
+    "forearm": msg("Elbows and forearms"),
+    "wrist": msg("Wrists and hands"),
+    "upper_back": msg("Upper back"),
+    "lower_back": msg("Lower back"),
+    "hip": msg("Hips and thighs"),
+    "knee": msg("Knees"),
+    "foot": msg("Feet"),
 }
 """Regions that load is added up under, with their labels."""

@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Literal
 
+from ..language import Words
 from ..tables import entries_of
 from .set_groups import SetGroup
 
@@ -43,9 +44,9 @@ class Mechanism:
     """
 
     id: MechanismId
-    label: str
+    label: Words
     group: SetGroup = "other"
-    check: str = ""
+    check: Words = ""
 
 
 MECHANISMS: dict[MechanismId, Mechanism] = {

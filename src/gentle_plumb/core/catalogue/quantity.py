@@ -11,6 +11,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field
 from typing import Literal
 
+from ..language import Words, msg
 from .mechanisms import MechanismId
 from .set_groups import SetGroup
 from .tasks import SEATED_TASKS
@@ -37,17 +38,17 @@ a distance that a stretched arm can't check, and armrests that are to go."""
 
 
 DATUM_WORDS: dict[Datum, str] = {
-    "floor": "from the floor",
-    "seat": "above the seat",
-    "backrest": "from its front edge to the backrest",
-    "midline": "from the midline",
-    "eye": "from the eye",
-    "desk_edge": "from the desk edge",
-    "level": "from level",
-    "upright": "from upright",
-    "ahead": "from straight ahead",
-    "text": "of normal size",
-    "between": "between their inner sides",
+    "floor": msg("from the floor"),
+    "seat": msg("above the seat"),
+    "backrest": msg("from its front edge to the backrest"),
+    "midline": msg("from the midline"),
+    "eye": msg("from the eye"),
+    "desk_edge": msg("from the desk edge"),
+    "level": msg("from level"),
+    "upright": msg("from upright"),
+    "ahead": msg("from straight ahead"),
+    "text": msg("of normal size"),
+    "between": msg("between their inner sides"),
 }
 """What a quantity counts from, in words."""
 
@@ -149,10 +150,10 @@ class Quantity:
 
     key: str
     mechanism: MechanismId
-    over_means: str
-    under_means: str
-    label: str
-    thing: str
+    over_means: Words
+    under_means: Words
+    label: Words
+    thing: Words
     unit: QuantityUnit
     low: float
     high: float
@@ -161,19 +162,19 @@ class Quantity:
     region: str
     plural: bool = False
     postures: tuple[Posture, ...] = ("seated",)
-    more: str = "Raise"
-    less: str = "Lower"
-    over: str = "higher than"
-    under: str = "lower than"
-    up: str = "up"
-    down: str = "down"
+    more: Words = msg("Raise")
+    less: Words = msg("Lower")
+    over: Words = msg("higher than")
+    under: Words = msg("lower than")
+    up: Words = msg("up")
+    down: Words = msg("down")
     joint: str = ""
     tasks: tuple[str, ...] = SEATED_TASKS
     far_off: float = 100.0
     far_off_deg: float = 30.0
-    check: str = ""
-    check_outside: str = ""
-    checks: Mapping[CheckCase, str] = field(default_factory=dict)
+    check: Words = ""
+    check_outside: Words = ""
+    checks: Mapping[CheckCase, Words] = field(default_factory=dict)
     order: int = 0
     order_hands_first: int = 0
     order_standing: int = 0
@@ -186,8 +187,8 @@ class Quantity:
     group: SetGroup
     nudges: Mapping[str, int] = field(default_factory=dict)
     zero_is_none: bool = False
-    taken_away: str = ""
-    flag_label: str = ""
+    taken_away: Words = ""
+    flag_label: Words = ""
     there: Literal["", "footrest", "screen"] = ""
     seen_against: Literal["", "lower_leg", "elbow", "eye"] = ""
     stands_on: Literal["", "desk", "screen"] = ""

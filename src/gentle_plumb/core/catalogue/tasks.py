@@ -4,15 +4,17 @@ from __future__ import annotations
 
 from typing import Any
 
+from ..language import msg
+
 TASKS: dict[str, str] = {
-    "typing": "Typing",
-    "mouse": "Using the mouse",
-    "reading": "Reading on screen",
-    "paper": "Reading paper",
-    "writing": "Handwriting",
-    "calls": "Calls",
-    "meetings": "Video meetings",
-    "thinking": "Concentrated work",
+    "typing": msg("Typing"),
+    "mouse": msg("Using the mouse"),
+    "reading": msg("Reading on screen"),
+    "paper": msg("Reading paper"),
+    "writing": msg("Handwriting"),
+    "calls": msg("Calls"),
+    "meetings": msg("Video meetings"),
+    "thinking": msg("Concentrated work"),
 }
 """Every task that hours are asked of, with its label."""
 SEATED_TASKS: tuple[str, ...] = tuple(TASKS)

@@ -4,12 +4,14 @@ from __future__ import annotations
 
 from typing import Literal
 
+from ..language import msg
+
 Tier = Literal["room", "little", "lasting", "own"]
 
 TIERS: dict[Tier, str] = {
-    "room": "With existing equipment",
-    "little": "Low cost",
-    "lasting": "Long term",
-    "own": "Your own plan",
+    "room": msg("With existing equipment"),
+    "little": msg("Low cost"),
+    "lasting": msg("Long term"),
+    "own": msg("Your own plan"),
 }
 """Each plan and its name."""

@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from itertools import pairwise
 
 from ..fit import Case
+from ..language import msg
 from ..units import LengthUnit, format_length
 from .flags import fan_out
 from .lettering import text_width
@@ -15,7 +16,7 @@ from .outline import Shape
 from .scene_request import DrawnPosture, eye_and_elbow_heights
 
 LABEL_H, GAP_PX = 30.0, 9.0
-NAMES = ("Eye", "Elbow")
+NAMES = (msg("Eye"), msg("Elbow"))
 NEAR_MM = 75.0
 """Height of a label and its gap to the body, px; names; and how near in height a part has to be to stand in
 its way, mm."""

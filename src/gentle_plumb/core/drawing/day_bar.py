@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 
+from ..language import msg
 from ..pace import Fixed, Spell, clock, eye_breaks, micro_breaks
 from ..record import Field, fields
 from .marks import Mark, box, number, polyline
@@ -165,7 +166,11 @@ def _said(between: tuple[float, float], y: float, minutes: str, name: str, role:
     left, right = between
     if right - left < LEAST_WORDS_PX:
         return []
-    text = f"{name} {minutes} min" if right - left >= LONG_WORDS_PX else minutes
+    text = (
+        msg("{name} {minutes} min", name=name, minutes=minutes)
+        if right - left >= LONG_WORDS_PX
+        else minutes
+    )
     return [_word(role, (left + right) / 2, y, text, "middle")]
 
 
@@ -183,7 +188,7 @@ def _handles(spells: Sequence[Spell], x: Callable[[int], float]) -> list[DayHand
     at, start, end = fields.pace, spells[0].at, spells[-1].end
     handles = [
         DayHandle(
-            field=at.start.id, label="Start of work", x=x(start), at=start, low=0, high=12 * 60
+            field=at.start.id, label=msg("Start of work"), x=x(start), at=start, low=0, high=12 * 60
         )
     ]
     for spell in spells:
@@ -193,7 +198,7 @@ def _handles(spells: Sequence[Spell], x: Callable[[int], float]) -> list[DayHand
         handles.append(
             DayHandle(
                 field=where.id,
-                label=f"{name} begins",
+                label=msg("{name} begins", name=name),
                 x=x(spell.at),
                 at=spell.at,
                 low=start,
@@ -203,7 +208,7 @@ def _handles(spells: Sequence[Spell], x: Callable[[int], float]) -> list[DayHand
         handles.append(
             DayHandle(
                 field=long.id,
-                label=f"{name} ends",
+                label=msg("{name} ends", name=name),
                 x=x(spell.end),
                 at=spell.end,
                 low=spell.at + round(long.ends[0]),
@@ -219,8 +224,8 @@ def _edges(fixed: Fixed) -> tuple[Field[float], Field[float], str]:
     pace = fields.pace
     if fixed.own:
         own = pace.spell(fixed.id)
-        return own.at, own.minutes, f"{NAMES[fixed.posture].title()} of your own"
+        return own.at, own.minutes, msg("{names} of your own", names=NAMES[fixed.posture].title())
     asked = pace.meeting.get(fixed.id)
     if asked is None:
-        return pace.lunch_at, pace.lunch, "Lunch"
-    return asked.at, asked.minutes, "Meeting"
+        return pace.lunch_at, pace.lunch, msg("Lunch")
+    return asked.at, asked.minutes, msg("Meeting")

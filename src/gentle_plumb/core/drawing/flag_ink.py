@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+from ..language import filled, joined, msg
 from ..units import LengthUnit, format_length
 from .flags import FLAG_H, GAP, Flag, fan_out
 from .lettering import text_width
@@ -152,20 +153,28 @@ def _arrow(x: float, y: float, up: bool) -> str:
 
 
 STATES = {
-    "limit": "as far as the equipment goes",
+    "limit": msg("as far as the equipment goes"),
     "estimated": "estimated",
-    "overruled": "your own value",
+    "overruled": msg("your own value"),
 }
 
 
 def said_of(flag: Flag, posture: str, unit: LengthUnit) -> str:
     """Return a flag in words, for whoever does not see it."""
     value = format_length(flag.height - flag.base, unit, with_unit=True)
-    datum = "" if flag.base else " over the floor"
-    said = [f"{flag.label}, {posture}: {value}{datum}"]
+    datum = "" if flag.base else msg(" over the floor")
+    said = [
+        filled(
+            "{label}, {posture}: {value}{datum}",
+            label=flag.label,
+            posture=posture,
+            value=value,
+            datum=datum,
+        )
+    ]
     if flag.change is not None:
         by = format_length(abs(flag.change), unit, with_unit=True)
         said.append(f"{'up' if flag.change > 0 else 'down'} {by}")
     if flag.state in STATES:
         said.append(STATES[flag.state])
-    return ", ".join(said)
+    return joined(", ", said)

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from ..fit import Case, Joint, PostureFit
+from ..language import msg
 from ..record import Field, fields
 from ..words import say_degrees
 from ..workstation import ScreenKind, Settings
@@ -36,7 +37,7 @@ def grips_of(
     rings: list[tuple[Field[float], str, float | None, Point, Point, int]] = [
         (
             fields.work.angle["elbow_angle"],
-            "Elbow",
+            msg("Elbow"),
             elbow,
             pose.elbow,
             _along(pose.elbow, pose.hand, ALONG),
@@ -45,10 +46,17 @@ def grips_of(
     ]
     if seated:
         rings += [
-            (fields.work.angle["recline"], "Recline", case.recline(), pose.hip, pose.shoulder, 1),
+            (
+                fields.work.angle["recline"],
+                msg("Recline"),
+                case.recline(),
+                pose.hip,
+                pose.shoulder,
+                1,
+            ),
             (
                 fields.work.angle["thigh_slope"],
-                "Thigh slope",
+                msg("Thigh slope"),
                 case.policy.thigh_slope,
                 pose.hip,
                 _along(pose.hip, pose.knee, ALONG),
@@ -61,7 +69,7 @@ def grips_of(
         rings.append(
             (
                 fields.work.own_number[fit.posture]["tilt"].value,
-                "Screen tilt",
+                msg("Screen tilt"),
                 settings.tilt,
                 head,
                 foot,

@@ -6,6 +6,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from textwrap import wrap
 
+from ..language import filled
 from ..observation import HABITS, Habit
 from .marks import Mark, Point, Sheet, number
 from .pose import Pose
@@ -101,7 +102,7 @@ def _field(
 ) -> list[Mark]:
     habit, on = placed.habit, said is not None
     middle = placed.y + placed.height / 2
-    text = f"{habit.label}: {said.lower()}" if said else habit.label
+    text = filled("{label}: {said}", label=habit.label, said=said.lower()) if said else habit.label
     lines = wrap(text, letters)[: len(PITCH)]
     pitch = PITCH[len(lines) - 1]
     first = middle + 4.5 - pitch / 2 * (len(lines) - 1)

@@ -5,6 +5,7 @@ from __future__ import annotations
 from math import pi, radians, sin
 
 from ..fit import NEAR_MM, Case, Joint, zones_of
+from ..language import filled, msg, numeral
 from ..units import LengthUnit, format_length
 from ..workstation import (
     KEYBOARD_LEFT_MM,
@@ -70,7 +71,7 @@ def ink_plan(
         (x1 + 3, y1 + 14, "start"),
         (x2 - 3, y1 + 14, "end"),
     ]
-    plan.words.put("From above", "caption", corners)
+    plan.words.put(msg("From above"), "caption", corners)
     return [*plan.marks, *plan.words.marks], plan.scale * plan.mirror
 
 
@@ -164,14 +165,18 @@ def _pointer(plan: PlanSheet, joint: Joint | None, shoulder: float, unit: Length
     elbow = _elbow(joint, shoulder, plan.mirror, plan.body.mm("shoulder_elbow_length"))
     plan.shape("limb", [(shoulder, 0), elbow, (x, y)], "mouse", closed=False)
     off = joint is not None and bool(joint.excess_deg)
-    angle = "" if joint is None or joint.angle is None else f"{joint.angle:.0f}°"
+    angle = (
+        ""
+        if joint is None or joint.angle is None
+        else filled("{angle}°", angle=numeral(f"{joint.angle:.0f}"))
+    )
     number, role = format_length(aside, unit), "dial-off" if off else "rule-value"
     outside = "left" if plan.mirror < 0 else "right"
 
     def put(text: str) -> bool:
         return plan.words.put(text, role, plan.around((x, y), size, outside), "mouse")
 
-    if not angle or not put(f"{number} · {angle}"):
+    if not angle or not put(filled("{number} · {angle}", number=number, angle=angle)):
         put(number)  # where both have no room on one line, each has its own
         if angle:
             put(angle)

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 
 from ..fit import Case
+from ..language import filled, msg
 from ..reuse import reuse_last
 from ..units import LengthUnit
 from .body_labels import back_at
@@ -137,11 +138,11 @@ def draw_rule(
         spans.append((part, words, px(start), px(start + mm), mm))
 
     if settings.distance is not None and person:
-        span("distance", "viewing distance", side.pose.eye[0], settings.distance)
+        span("distance", msg("viewing distance"), side.pose.eye[0], settings.distance)
     if settings.surface is not None:
-        span("keys", "desk edge to home row", place.edge, place.keys - place.edge)
+        span("keys", msg("desk edge to home row"), place.edge, place.keys - place.edge)
         if case.workstation.desk.depth is not None:
-            span("desk_depth", "desk depth", place.edge, case.workstation.desk.depth)
+            span("desk_depth", msg("desk depth"), place.edge, case.workstation.desk.depth)
     return ink_rule(spans, y0=sheet.y0, unit=unit, posture=side.name, ends=ends)
 
 
@@ -226,7 +227,7 @@ def draw_plan(
 
 
 NOTE_PX = 22.0
-NOT_RECORDED = "nothing recorded yet"
+NOT_RECORDED = msg("nothing recorded yet")
 
 
 def note_not_recorded(missing: Sequence[str], x: float, y: float) -> list[Mark]:
@@ -237,7 +238,9 @@ def note_not_recorded(missing: Sequence[str], x: float, y: float) -> list[Mark]:
             role="note",
             x=x,
             y=y + NOTE_PX * index,
-            text=f"{posture.title()}: {NOT_RECORDED}",
+            text=filled(
+                "{posture}: {not_recorded}", posture=posture.title(), not_recorded=NOT_RECORDED
+            ),
             anchor="end",
         )
         for index, posture in enumerate(missing)

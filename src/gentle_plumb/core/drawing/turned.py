@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass, field
 
 from ..body import Body
+from ..language import msg
 from .marks import Point, box, tapered
 
 Part = tuple[list[Point], bool]
@@ -90,7 +91,7 @@ def from_behind(body: Body, name: str) -> Turned:
         over=stool,
         arms=[(arm, False) for arm in arms],
         ends=ends[name],
-        words="Seated, from behind",
+        words=msg("Seated, from behind"),
         body=[*((part, False) for part in (*shanks, *feet, neck)), (trunk, True), (head, True)],
         span=(-wide - 120, -30, wide + 120, eye + HEAD_UP_MM + 40),
     )
@@ -130,7 +131,7 @@ def from_above(body: Body, name: str) -> Turned:
         body=[*((part, False) for part in legs), (trunk, True)],
         arms=[*((part, False) for part in (*fore, *hands)), (head, True)],
         ends=((-wide, 0.0), (wide, 0.0)),
-        words="Seated, from above",
+        words=msg("Seated, from above"),
         span=(-wide - 150, -200, wide + 150, thigh - 40),
     )
 
@@ -164,7 +165,7 @@ def hand_near(body: Body, name: str) -> Turned:
     }
     return Turned(
         ends=ends[name],
-        words="The hand on the desk, from above",
+        words=msg("The hand on the desk, from above"),
         body=[(arm, False), *((part, False) for part in (*fingers, thumb)), (palm, False)],
         span=(-1.2 * broad - 40, -70, 1.2 * broad + 40, long + 30),
     )
@@ -194,7 +195,7 @@ def foot_near(body: Body, name: str) -> Turned:
     points = [(x * long, y * long) for x, y in outline]
     return Turned(
         body=[(points, True)],
-        words="The foot on the floor, from above",
+        words=msg("The foot on the floor, from above"),
         ends=((-0.05 * long, 0.0), (-0.05 * long, long)),
         span=(-0.45 * long, -30, 0.45 * long, long + 30),
     )

@@ -21,6 +21,7 @@ from ..body import (
     made_up_body,
     resolve_readings,
 )
+from ..language import filled, msg
 from ..record import Record, Value, fields
 from ..units import LengthUnit, format_length
 from ..visit import body_from, doubts, spoken_date
@@ -175,16 +176,25 @@ def judge(made: Exercise, text: Answer, unit: LengthUnit) -> Verdict:
     truth = format_length(made.truth, unit, with_unit=True)
     if asked:
         answer: Answer = "question"
-        why = f"{asked[0].text} It was {truth}."
+        why = msg("{text} It was {truth}.", text=asked[0].text, truth=truth)
     elif resolved.needs_third:
         answer = "repeat"
-        why = f"The readings are {apart} apart; up to {allowed} is the tape’s. A third one decides."
+        why = msg(
+            "The readings are {apart} apart; up to {allowed} is the tape’s. A third one decides.",
+            apart=apart,
+            allowed=allowed,
+        )
     elif resolved.by == "one":
         answer = "repeat"
-        why = "Only one reading so far. Take a second."
+        why = msg("Only one reading so far. Take a second.")
     else:
         answer = "keep"
-        why = f"Two readings {apart} apart, within {allowed}, and it goes with the rest. It was {truth}."
+        why = msg(
+            "Two readings {apart} apart, within {allowed}, and it goes with the rest. It was {truth}.",
+            apart=apart,
+            allowed=allowed,
+            truth=truth,
+        )
     points = 1.0 if text == answer else 0.5 if (text, answer) == ("repeat", "question") else 0.0
     return Verdict(answer=answer, points=points, reason=why)
 
@@ -199,7 +209,7 @@ def told(made: Exercise, unit: LengthUnit) -> list[tuple[str, str]]:
     for name, before in made.earlier.items():
         lines.append(
             (
-                f"{DIMENSIONS[name].label}, {spoken_date(before.on)}",
+                filled("{label}, {on}", label=DIMENSIONS[name].label, on=spoken_date(before.on)),
                 format_length(before.mm, unit, with_unit=True),
             )
         )

@@ -14,6 +14,7 @@ from ..body import Sex
 from ..catalogue import QUANTITIES
 from ..fit import Case, FitRow, Joint, fit, joints_of, working_order
 from ..intake import RED_FLAGS, URGENCY
+from ..language import filled, joined, lowered, msg
 from ..units import LengthUnit
 from ..words import say, say_amount
 from ..workstation import Settings
@@ -77,7 +78,7 @@ NEAR_MM = 15.0
 def _verb(row: FitRow) -> str:
     quantity = QUANTITIES[row.key]
     verb = quantity.more if (row.change or 0.0) > 0 else quantity.less
-    return f"{quantity.label}: {verb[0].lower()}{verb[1:]}"
+    return filled("{label}: {verb}", label=quantity.label, verb=lowered(verb))
 
 
 def _asked(chance: Chance, options: Sequence[str], right: str) -> tuple[tuple[str, ...], int]:
@@ -96,7 +97,7 @@ def _first(chance: Chance, case: Case, sex: Sex) -> SetUpQuestion | None:
         return None
     words = [_verb(row) for row in rows]
     options, right = _asked(chance, words, words[0])
-    rest = ", then ".join(QUANTITIES[row.key].label.lower() for row in rows[1:])
+    rest = joined(msg(", then "), (QUANTITIES[row.key].label.lower() for row in rows[1:]))
     fixed = case.workstation.desk.kind == "fixed"
     return SetUpQuestion(
         kind="first",
@@ -178,7 +179,17 @@ def _urgent(chance: Chance) -> SetUpQuestion:
         red_flag = chance.choice([other for other in others if other not in asked])
         asked.append(red_flag)
     options, right = _asked(chance, [red_flag.label for red_flag in (sign, *asked)], sign.label)
-    rest = "; ".join(f"{red_flag.label}: {URGENCY[red_flag.urgency].lower()}" for red_flag in asked)
+    rest = joined(
+        "; ",
+        (
+            filled(
+                "{label}: {urgency}",
+                label=red_flag.label,
+                urgency=URGENCY[red_flag.urgency].lower(),
+            )
+            for red_flag in asked
+        ),
+    )
     return SetUpQuestion(
         kind="urgent",
         sex=None,

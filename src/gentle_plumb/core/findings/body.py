@@ -8,6 +8,7 @@ from typing import Literal
 from ..assessment import Assessment
 from ..catalogue import JOINTS, QUANTITIES, SEATED_TASKS
 from ..fit import FitRow, Posture
+from ..language import and_list, joined, msg, without_stop
 from ..record import fields
 from ..tolerances import SAME_MM
 from ..words import say, say_amount, say_degrees, say_joint, say_length
@@ -34,7 +35,7 @@ def body_findings(facts: Facts) -> Iterator[Finding]:
 def _draft(id: str, title: str, key: str, mechanism: str) -> Draft:
     return Draft(
         id=id,
-        subject="Body",
+        subject=msg("Body"),
         mechanism=mechanism,
         title=title,
         state="holds",
@@ -52,9 +53,9 @@ def _wrist(facts: Facts, assessed: Assessment) -> Finding:
     name = JOINTS["wrist"]
     draft = Draft(
         id=f"{posture}.wrist",
-        subject="Body",
+        subject=msg("Body"),
         mechanism="wrists",
-        title="Wrists",
+        title=msg("Wrists"),
         state="holds",
         cause="",
         key="slope",
@@ -65,11 +66,14 @@ def _wrist(facts: Facts, assessed: Assessment) -> Finding:
     )
     if joint is None or joint.angle is None or joint.excess_deg is None:
         reason = joint.reason if joint is not None and joint.reason else ""
-        return draft(state="not assessable", reason=f"Wrists: {reason or 'not recorded.'}")
+        return draft(
+            state="not assessable",
+            reason=msg("Wrists: {reason}", reason=reason or msg("not recorded.")),
+        )
     angle = say_joint("wrist", joint.angle)
     if not joint.excess_deg:
-        return draft(cause=f"{angle}: in range.")
-    band = f"{say_degrees(joint.low)} to {say_degrees(joint.high)}"
+        return draft(cause=msg("{angle}: in range.", angle=angle))
+    band = msg("{low} to {high}", low=say_degrees(joint.low), high=say_degrees(joint.high))
     effect = name.over if joint.excess_deg > 0 else name.under
     over = say_degrees(abs(joint.excess_deg))
     return with_load(
@@ -81,7 +85,7 @@ def _wrist(facts: Facts, assessed: Assessment) -> Finding:
         directions=(),
         joint="wrist",
         over_deg=abs(joint.excess_deg),
-        evidence=(f"{angle}, range {band}",),
+        evidence=(msg("{angle}, range {band}", angle=angle, band=band),),
         tasks=name.tasks,
         share=1.0,
         weight=1.0,
@@ -100,11 +104,15 @@ def _wrist_advice(facts: Facts, posture: Posture) -> str:
     seat = next((row for row in fit.rows if row.key == "seat"), None)
     slope = next((row for row in fit.rows if row.key == "slope"), None)
     moved = [
-        f"{row.label.lower()} at {say_amount(QUANTITIES[row.key], row.setting, facts.unit)}"
+        msg(
+            "{label} at {quantities}",
+            label=row.label.lower(),
+            quantities=say_amount(QUANTITIES[row.key], row.setting, facts.unit),
+        )
         for row in (seat, surface, slope)
         if row is not None and row.setting is not None and _moves(facts, row)
     ]
-    return say("wrist.comes_right", what=" and ".join(moved)) if moved else say("wrist.feet_in")
+    return say("wrist.comes_right", what=and_list(moved)) if moved else say("wrist.feet_in")
 
 
 def _moves(facts: Facts, row: FitRow) -> bool:
@@ -118,7 +126,7 @@ def _moves(facts: Facts, row: FitRow) -> bool:
 
 def _feet(facts: Facts) -> Finding:
     condition = facts.assessment.found[0].condition("feet")
-    draft = _draft("seated.feet", "Feet", "footrest", "feet")
+    draft = _draft("seated.feet", msg("Feet"), "footrest", "feet")
     if condition.short is None:
         reason = say("condition.unknown", label=condition.label, reason=condition.reason)
         return draft(state="not assessable", reason=reason)
@@ -154,7 +162,7 @@ def _feet_advice(facts: Facts) -> tuple[str, tuple[Direction, ...]]:
     lacking = facts.assessment.hard_limits("aimed").feet
     if lacking > SAME_MM:
         said.append(say("feet.lacking", gap=say_length(lacking, unit)))
-    return " ".join(said) or say("feet.any"), tuple(directions)
+    return joined(" ", said) or say("feet.any"), tuple(directions)
 
 
 def _thighs(facts: Facts) -> Finding:
@@ -177,7 +185,7 @@ def _thighs(facts: Facts) -> Finding:
         why=say("thighs.why"),
         instruction=instruction,
         directions=directions,
-        evidence=(cause.rstrip("."),),
+        evidence=(without_stop(cause),),
         tasks=SEATED_TASKS,
         share=1.0,
         weight=1.0 if pressed else 0.5,
@@ -206,7 +214,11 @@ def _thigh_advice(facts: Facts) -> tuple[str, tuple[Direction, ...]]:
         said.append(
             say(
                 "setting.move",
-                verb=f"{quantity.more if sign > 0 else quantity.less} the {quantity.noun}",
+                verb=msg(
+                    "{more} the {noun}",
+                    more=quantity.more if sign > 0 else quantity.less,
+                    noun=quantity.noun,
+                ),
                 by=say_length(abs(row.change), facts.unit),
                 to=say_length(row.setting, facts.unit),
             )
@@ -215,4 +227,4 @@ def _thigh_advice(facts: Facts) -> tuple[str, tuple[Direction, ...]]:
     if facts.assessment.hard_limits("aimed").thighs > SAME_MM:
         tray = facts.case.workstation.desk.form == "tray"
         said.append(say("thighs.lacking_tray" if tray else "thighs.lacking"))
-    return " ".join(said) or say("thighs.any"), tuple(directions)
+    return joined(" ", said) or say("thighs.any"), tuple(directions)

@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import Any, TypedDict
 
 from ..assessment import strain_minutes, sum_text, whole_minutes
-from ..units import NO_BREAK
+from ..language import msg, numeral
 from .facts import Facts
 from .finding import Direction, Finding, grade
 from .rule import Rule
@@ -44,7 +44,7 @@ def with_load(
     joint, over, safety = whole["joint"], whole.get("over_deg"), whole.get("safety", False)
     hours = facts.hours(tasks, whole.get("posture", "seated"))
     if settled and hours == 0 and not safety:
-        idle = f"{whole['title']}: no hours a day when it would matter."
+        idle = msg("{title}: no hours a day when it would matter.", title=whole["title"])
         return bare(cause=idle, joint="")
     minutes = text = None
     if hours is not None and joint and over:
@@ -52,8 +52,14 @@ def with_load(
         text = sum_text(hours=hours, share=share, over_deg=over)
     elif hours is not None:
         minutes = hours * 60 * share * weight
-        part = f" × {share:g} of the time" if share != 1 else ""
-        text = f"{hours:g}{NO_BREAK}h × 60{part} × {weight:.2g} off = {whole_minutes(minutes)}{NO_BREAK}min"
+        part = msg(" × {share} of the time", share=numeral(f"{share:g}")) if share != 1 else ""
+        text = msg(
+            "{hours}\xa0h × 60{part} × {weight} off = {minutes}\xa0min",
+            hours=numeral(f"{hours:g}"),
+            part=part,
+            weight=numeral(f"{weight:.2g}"),
+            minutes=whole_minutes(minutes),
+        )
     region = region_of(joint, whole["region"])
     felt = tuple(
         discomfort.text for discomfort in facts.discomfort if region and discomfort.load == region

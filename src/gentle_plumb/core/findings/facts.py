@@ -8,6 +8,7 @@ from functools import cached_property
 from ..assessment import VisitAssessment
 from ..fit import Case, FitResult, Posture
 from ..intake import REGIONS, DiscomfortKind, DiscomfortOften
+from ..language import filled, msg, numeral
 from ..photo import PhotoReading
 from ..plans import Added
 from ..record import Record, fields
@@ -32,9 +33,15 @@ class Discomfort:
     @property
     def text(self) -> str:
         """In words: ``Small of the back 6 of 10, every day``."""
-        kind = f", {self.kind.label.lower()}" if self.kind else ""
-        often = f", {self.often.label.lower()}" if self.often else ""
-        return f"{self.label} {self.strength:g} of 10{kind}{often}"
+        kind = filled(", {label}", label=self.kind.label.lower()) if self.kind else ""
+        often = filled(", {label}", label=self.often.label.lower()) if self.often else ""
+        return msg(
+            "{label} {strength} of 10{kind}{often}",
+            label=self.label,
+            strength=numeral(f"{self.strength:g}"),
+            kind=kind,
+            often=often,
+        )
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 from dataclasses import replace
 
+from ..language import msg
 from ..record import fields
 from ..record.fields.work import Severity, Verdict
 from .body import body_findings
@@ -77,7 +78,7 @@ def _own(facts: Facts) -> list[Finding]:
             judged.append(
                 Finding(
                     id=f"own-{id}",
-                    subject="Own",
+                    subject=msg("Own"),
                     mechanism="own",
                     act="arrange",
                     title=title,
@@ -86,7 +87,7 @@ def _own(facts: Facts) -> list[Finding]:
                     why=record.said(asked.why),
                     instruction=record.said(asked.do),
                     severity=record[asked.severity],
-                    evidence=("Found by the practitioner",),
+                    evidence=(msg("Found by the practitioner"),),
                     own=True,
                     verdict=Verdict.ACCEPTED,
                 )

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from ..language import msg
 from ..photo import VIEWS, PhotoReading, Reading
 from ..units import LengthUnit, format_length
 from .drafts import advice, with_load
@@ -30,22 +31,48 @@ def judge_angle(facts: Facts, rule: AngleRule, subject: str, photo: PhotoReading
     band = limits_text(rule.least, rule.most, lambda end: _photo_value(end, reading, facts.unit))
     at = _photo_value(reading.value, reading, facts.unit)
     error = _photo_value(reading.error, reading, facts.unit)
-    evidence = (f"Photo {view}, {photo.photo.posture}: {reading.label.lower()} {at} ± {error}",)
+    evidence = (
+        msg(
+            "Photo {view}, {posture}: {label} {at} ± {error}",
+            view=view,
+            posture=photo.photo.posture,
+            label=reading.label.lower(),
+            at=at,
+            error=error,
+        ),
+    )
     past = past_limits(reading.value, rule.least, rule.most)
     if not past:
-        return bare(cause=f"{rule.title}: {at} ± {error}, in range.", joint="", evidence=evidence)
+        return bare(
+            cause=msg("{title}: {at} ± {error}, in range.", title=rule.title, at=at, error=error),
+            joint="",
+            evidence=evidence,
+        )
     if abs(past) <= reading.error:
         return bare(
             state="not assessable",
             evidence=evidence,
             joint="",
-            reason=f"{rule.title} {at} ± {error}: too close to the limit of {band} to tell.",
+            reason=msg(
+                "{title} {at} ± {error}: too close to the limit of {band} to tell.",
+                title=rule.title,
+                at=at,
+                error=error,
+                band=band,
+            ),
         )
     why = rule.under if past < 0 and rule.under else rule.why
     return with_load(
         facts,
         bare,
-        cause=f"{rule.title} {at} ± {error}, range {band}. {why}",
+        cause=msg(
+            "{title} {at} ± {error}, range {band}. {why}",
+            title=rule.title,
+            at=at,
+            error=error,
+            band=band,
+            why=why,
+        ),
         why=why,
         **advice(facts, rule, "seated"),
         evidence=evidence,

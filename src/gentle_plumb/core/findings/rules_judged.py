@@ -6,6 +6,7 @@ from collections.abc import Callable
 from dataclasses import replace
 from typing import Any
 
+from ..language import filled, joined, lowered, msg
 from ..observation import HABITS, SHARE, HabitOften, HabitSide
 from ..record import Field, fields
 from ..units import format_length
@@ -74,24 +75,26 @@ def judge_choice(facts: Facts, rule: ChoiceRule, subject: str) -> Finding | None
         return None
     said = facts.record[rule.field]
     if said is None:
-        return unanswered(facts, rule, subject, rule.unanswered or f"{rule.title}: not recorded.")
+        return unanswered(
+            facts, rule, subject, rule.unanswered or msg("{title}: not recorded.", title=rule.title)
+        )
     wrong = rule.failing
     if rule.failing_under is not None:
         name, value, more = rule.failing_under
         wrong += more if getattr(facts.case.policy, name) == value else ()
     if said not in wrong:
-        cause = f"Checked, not found: {rule.title[0].lower()}{rule.title[1:]}."
+        cause = msg("Checked, not found: {title}.", title=lowered(rule.title))
         return in_order(facts, rule, subject, cause)
     bare = rule_draft(facts, rule, subject)
     note = facts.record.said(rule.note) if rule.note is not None else ""
     evidence = (
-        f"Recorded: {dict(rule.field.choices)[said]}",
-        *((f"Note: {note}",) if note else ()),
+        msg("Recorded: {dict}", dict=dict(rule.field.choices)[said]),
+        *((msg("Note: {note}", note=note),) if note else ()),
     )
     return with_load(
         facts,
         bare,
-        cause=f"{rule.title}: {rule.why[0].lower()}{rule.why[1:]}",
+        cause=filled("{title}: {why}", title=rule.title, why=lowered(rule.why)),
         why=rule.why,
         **advice(facts, rule, "seated"),
         evidence=evidence,
@@ -114,10 +117,10 @@ def _shown(value: float, field: Field[float], facts: Facts) -> str:
 def limits_text(least: float | None, most: float | None, say: Callable[[float], str]) -> str:
     """Return the limits in words."""
     if least is not None and most is not None:
-        return f"{say(least)} to {say(most)}"
+        return msg("{say} to {say2}", say=say(least), say2=say(most))
     if least is not None:
-        return f"at least {say(least)}"
-    return f"at most {say(most)}" if most is not None else "any"
+        return msg("at least {say}", say=say(least))
+    return msg("at most {say}", say=say(most)) if most is not None else "any"
 
 
 def judge_range(facts: Facts, rule: RangeRule, subject: str) -> Finding | None:
@@ -128,23 +131,31 @@ def judge_range(facts: Facts, rule: RangeRule, subject: str) -> Finding | None:
     if value is None:
         if rule.optional:
             return None
-        return unanswered(facts, rule, subject, f"{rule.title}: not recorded.")
+        return unanswered(facts, rule, subject, msg("{title}: not recorded.", title=rule.title))
     at = _shown(value, rule.field, facts)
     least, most = rule.least, rule.most
     band = limits_text(least, most, lambda end: _shown(end, rule.field, facts))
     past = past_limits(value, least, most)
     if not past:
-        return rule_draft(facts, rule, subject)(cause=f"{rule.title}: {at}, in range.", joint="")
+        return rule_draft(facts, rule, subject)(
+            cause=msg("{title}: {at}, in range.", title=rule.title, at=at), joint=""
+        )
     limit = least if past < 0 else most
     said = replace(rule, advice=rule.do_over) if past > 0 and rule.do_over else rule
     off = min(1.0, abs(past) / abs(limit)) if limit else 1.0
     return with_load(
         facts,
         rule_draft(facts, rule, subject),
-        cause=f"{rule.title}: {at}, {_beyond(past, least, most, rule.field, facts)}. {rule.why}",
+        cause=filled(
+            "{title}: {at}, {beyond}. {why}",
+            title=rule.title,
+            at=at,
+            beyond=_beyond(past, least, most, rule.field, facts),
+            why=rule.why,
+        ),
         why=rule.why,
         **advice(facts, said, "seated"),
-        evidence=(f"Recorded {at}, range {band}",),
+        evidence=(msg("Recorded {at}, range {band}", at=at, band=band),),
         over_deg=abs(past) * rule.deg_per_unit or None,
         joint=rule.joint if rule.deg_per_unit else "",
         tasks=rule.tasks,
@@ -158,7 +169,11 @@ def _beyond(
 ) -> str:
     """Return which end of a band a value lies beyond, in words."""
     end = least if past < 0 else most
-    return f"{'less' if past < 0 else 'more'} than {_shown(end or 0.0, field, facts)}"
+    return msg(
+        "{what} than {shown}",
+        what="less" if past < 0 else "more",
+        shown=_shown(end or 0.0, field, facts),
+    )
 
 
 def past_limits(value: float, least: float | None, most: float | None) -> float:
@@ -178,7 +193,10 @@ def judge_pair(facts: Facts, rule: PairRule, subject: str) -> Finding | None:
         return None
     if one is None or other is None:
         return unanswered(
-            facts, rule, subject, rule.unanswered or f"{rule.title}: needs both lengths."
+            facts,
+            rule,
+            subject,
+            rule.unanswered or msg("{title}: needs both lengths.", title=rule.title),
         )
     bare = rule_draft(facts, rule, subject)
     shown = rule.words.format(
@@ -188,11 +206,11 @@ def judge_pair(facts: Facts, rule: PairRule, subject: str) -> Finding | None:
         )
     )
     if rule.holds(one, other):
-        return bare(cause=f"{shown}: they fit.")
+        return bare(cause=msg("{shown}: they fit.", shown=shown))
     return with_load(
         facts,
         bare,
-        cause=f"{shown}. {rule.why}",
+        cause=filled("{shown}. {why}", shown=shown, why=rule.why),
         why=rule.why,
         **advice(facts, rule, "seated"),
         evidence=(shown,),
@@ -207,25 +225,35 @@ def judge_habit(facts: Facts, rule: ChoiceRule) -> Finding:
     habit = HABITS[rule.id.removeprefix("habit_")]
     posture = "standing" if habit.posture == "standing" else "seated"
     if posture == "standing" and facts.case.own_seat:
-        reason = f"{rule.title}: seated in a wheelchair."
-        return unanswered(facts, rule, "Habits", reason, posture)
+        reason = msg("{title}: seated in a wheelchair.", title=rule.title)
+        return unanswered(facts, rule, msg("Habits"), reason, posture)
     seen = facts.seen.get(habit.id)
     if seen is None:
         if facts.watched:
-            return in_order(facts, rule, "Habits", f"{rule.title}: looked for, not seen.", posture)
-        reason = f"{rule.title}: not marked, and observation not confirmed as complete."
-        return unanswered(facts, rule, "Habits", reason, posture)
-    bare = rule_draft(facts, rule, "Habits", posture)
+            return in_order(
+                facts,
+                rule,
+                msg("Habits"),
+                msg("{title}: looked for, not seen.", title=rule.title),
+                posture,
+            )
+        reason = msg(
+            "{title}: not marked, and observation not confirmed as complete.", title=rule.title
+        )
+        return unanswered(facts, rule, msg("Habits"), reason, posture)
+    bare = rule_draft(facts, rule, msg("Habits"), posture)
     note = facts.record.said(fields.seen.habit[habit.id].note)
-    how = ["Seen", seen.often.label.lower() if seen.often else "frequency not recorded"]
+    how = [msg("Seen"), seen.often.label.lower() if seen.often else msg("frequency not recorded")]
     if seen.side:
         both = seen.side == HabitSide.BOTH
-        how.append("both sides" if both else f"{seen.side.label.lower()} side")
-    evidence = (", ".join(how), *((f"Note: {note}",) if note else ()))
+        how.append(
+            msg("both sides") if both else msg("{label} side", label=seen.side.label.lower())
+        )
+    evidence = (joined(", ", how), *((msg("Note: {note}", note=note),) if note else ()))
     return with_load(
         facts,
         bare,
-        cause=f"{habit.label}. {habit.why}",
+        cause=filled("{label}. {why}", label=habit.label, why=habit.why),
         why=habit.why,
         **advice(facts, rule, posture),
         over_deg=habit.deg,

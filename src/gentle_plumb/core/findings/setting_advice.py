@@ -8,6 +8,7 @@ from ..assessment import SettingState
 from ..catalogue import QUANTITIES
 from ..errors import MissingInput
 from ..fit import RANGE_ENDS, FitRow, Limit, highest_seat, legs_terms, limit_text, total
+from ..language import filled, lowered, msg, without_stop
 from ..tolerances import SAME_MM
 from ..words import say, say_amount, say_length
 from ..workstation import ScreenHolder
@@ -45,11 +46,13 @@ def instruction_for(facts: Facts, state: SettingState, row: FitRow) -> tuple[str
         ), ()
     if any(limit.kind == "joined" for limit in row.limits):
         return (
-            "Raise the laptop and add a separate keyboard and mouse; without them, short periods only.",
+            msg(
+                "Raise the laptop and add a separate keyboard and mouse; without them, short periods only."
+            ),
             (),
         )
     if row.change is None or row.setting is None or row.found is None or row.target is None:
-        return row.reason or "Adjust by feel and check on the client.", ()
+        return row.reason or msg("Adjust by feel and check on the client."), ()
     to = say_amount(quantity, row.setting, unit)
     if abs(row.change) < SAME_MM:
         stopped = _stop(row)
@@ -101,12 +104,16 @@ def _move(facts: Facts, state: SettingState, row: FitRow) -> str:
         said = _feet_first(facts, row) + said
     short = abs(row.setting - row.target) > (DONE_MM if row.unit == "mm" else 1.0)
     if any(limit.kind == "inside" for limit in row.limits):
-        said = f"{said.rstrip('.')}, within range but not at its limit."
+        said = msg("{said}, within range but not at its limit.", said=without_stop(said))
     if (follows := _eyes_move(facts, state, row)) is not None:
-        return f"{said.rstrip('.')}: {follows}."
+        return filled("{said}: {follows}.", said=without_stop(said), follows=follows)
     stopped = _stop(row)
     if short and stopped is not None:
-        said = f"{said.rstrip('.')}; {limit_text(stopped, facts.unit)}."
+        said = filled(
+            "{said}; {limit_text}.",
+            said=without_stop(said),
+            limit_text=limit_text(stopped, facts.unit),
+        )
     return said
 
 
@@ -122,7 +129,7 @@ def _feet_first(facts: Facts, row: FitRow) -> str:
     if added is None:
         return f"{say('feet.first_set', at=at)} "
     if added.price == "nothing":
-        return f"{say('feet.first_here', what=f'{added.label[0].lower()}{added.label[1:]}')} "
+        return f"{say('feet.first_here', what=f'{lowered(added.label)}')} "
     until = _seat_for_feet(facts)
     if until is None or until >= (row.setting or 0.0) - SAME_MM:
         return f"{say('feet.first', at=at)} "

@@ -11,6 +11,7 @@ from collections.abc import Iterator
 from ..assessment import CAP_DEG, Assessment, SettingState
 from ..catalogue import JOINTS, QUANTITIES, Quantity
 from ..fit import NO_LIMIT, FitRow, Joint, limit_text
+from ..language import filled, joined, lowered, msg
 from ..words import say, say_amount, say_degrees, say_joint
 from .drafts import Draft, with_load
 from .facts import Facts
@@ -37,7 +38,7 @@ def _setting(facts: Facts, assessed: Assessment, state: SettingState) -> Finding
     row = facts.result.row(assessed.posture, quantity.key)
     draft = Draft(
         id=f"{assessed.posture}.{quantity.key}",
-        subject="Settings",
+        subject=msg("Settings"),
         mechanism=quantity.mechanism,
         title=quantity.label,
         state="holds",
@@ -96,9 +97,9 @@ def _off(
     angle = ""
     if joint is not None and pays and joint.angle is not None:
         words = say_joint(joint.joint, joint.angle)
-        angle = f" ({words[0].lower()}{words[1:]})"
-        band = f"{say_degrees(joint.low)} to {say_degrees(joint.high)}"
-        evidence.append(f"{words}, range {band}")
+        angle = filled(" ({words})", words=lowered(words))
+        band = msg("{low} to {high}", low=say_degrees(joint.low), high=say_degrees(joint.high))
+        evidence.append(msg("{words}, range {band}", words=words, band=band))
     instruction, directions = instruction_for(facts, state, row)
     return with_load(
         facts,
@@ -109,8 +110,8 @@ def _off(
         cause=_cause(facts, assessed, state, effect=effect, angle=angle),
         instruction=instruction,
         directions=directions,
-        left="; ".join(
-            limit_text(limit, unit) for limit in row.limits if limit.kind not in NO_LIMIT
+        left=joined(
+            "; ", (limit_text(limit, unit) for limit in row.limits if limit.kind not in NO_LIMIT)
         )
         or None,
         joint="neck" if turned else counts_as.joint if pays else "",
@@ -199,7 +200,7 @@ def _seat_effect(assessed: Assessment, quantity: Quantity, *, over: bool) -> str
     knee, elbow = assessed.joint("knee"), assessed.joint("elbow")
     if not over:
         if assessed.condition("thighs").state == "off":
-            return "there is no room for the thighs under the desk"
+            return msg("there is no room for the thighs under the desk")
         if knee is not None and knee.excess_deg is not None and knee.excess_deg < 0:
             return quantity.under_means
         if elbow is not None and elbow.excess_deg is not None and elbow.excess_deg < 0:
@@ -207,7 +208,7 @@ def _seat_effect(assessed: Assessment, quantity: Quantity, *, over: bool) -> str
         return None
     feet = assessed.condition("feet")
     if feet.state == "off":
-        return "the feet are off the floor and the thighs press on the front edge"
+        return msg("the feet are off the floor and the thighs press on the front edge")
     footrest = assessed.setting("footrest")
     if feet.state == "ok" and footrest is not None and footrest.value:
         return None  # the footrest carries them

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from ..intake import LimitId
+from ..language import msg
 from ..tolerances import SAME_MM
 from ..words import say
 from ..workstation import ArmrestKind
@@ -26,7 +27,7 @@ def armrest_row(case: Case, seat: float | None, surface: float | None) -> FitRow
         "armrest",
         "seated",
         source="house-armrest",
-        why="Light support just below the elbow, never raising the shoulder.",
+        why=msg("Light support just below the elbow, never raising the shoulder."),
     )
     below, chair = case.policy.armrest_below_elbow, case.workstation.chair
     if case.seat_stays:
@@ -34,7 +35,7 @@ def armrest_row(case: Case, seat: float | None, surface: float | None) -> FitRow
     row = target_row(
         case,
         subject,
-        lambda body: (*elbow_terms(body, case), Term(label="light support", value=-below)),
+        lambda body: (*elbow_terms(body, case), Term(label=msg("light support"), value=-below)),
         lambda target: (target + below - ARMREST_BAND_MM, target + below),
         found=case.found_seated.armrest,
     )
@@ -101,7 +102,9 @@ def armrest_gap_row(case: Case) -> FitRow:
     subject = about(
         "armrest_gap",
         source="house-armrest",
-        why="Under the elbows where the arms hang, so that they need not move out to be supported.",
+        why=msg(
+            "Under the elbows where the arms hang, so that they need not move out to be supported."
+        ),
     )
     chair, value = case.workstation.chair, case.found_seated.armrest_gap
     if case.seat_stays:
@@ -116,8 +119,8 @@ def armrest_gap_row(case: Case) -> FitRow:
         case,
         subject,
         lambda body: (
-            Term(label="bideltoid breadth", value=body.mm("shoulder_breadth_bideltoid")),
-            Term(label="inside the shoulders", value=-ARMREST_GAP_INSIDE_MM),
+            Term(label=msg("bideltoid breadth"), value=body.mm("shoulder_breadth_bideltoid")),
+            Term(label=msg("inside the shoulders"), value=-ARMREST_GAP_INSIDE_MM),
         ),
         lambda target: (target - ARMREST_GAP_BAND_MM, target + ARMREST_GAP_BAND_MM),
         found=value,

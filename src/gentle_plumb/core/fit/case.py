@@ -11,6 +11,7 @@ from ..body import Body
 from ..choices import Hand
 from ..errors import MissingInput
 from ..intake import PersonLimits
+from ..language import msg
 from ..policy import POLICY_RANGES, Policy
 from ..reuse import Reuse
 from ..tolerances import SAME_DEG
@@ -141,20 +142,22 @@ class Case:
     def shoe(self) -> float:
         """Heel of the shoe worn when seated, mm; raises MissingInput where not recorded."""
         if self.shoe_seated is None:
-            raise MissingInput("shoe_seated", "Footwear when seated is not recorded.")
+            raise MissingInput("shoe_seated", msg("Footwear when seated is not recorded."))
         return self.shoe_seated
 
     def raised(self) -> float:
         """How far shoe and mat lift a standing body, mm; raises MissingInput likewise."""
         if self.shoe_standing is None:
-            raise MissingInput("shoe_standing", "Footwear when standing is not recorded.")
+            raise MissingInput("shoe_standing", msg("Footwear when standing is not recorded."))
         return self.shoe_standing + self.mat
 
     def keyboard_thickness(self) -> float:
         """Thickness at the home row, mm; raises MissingInput where not recorded."""
         thickness = self.workstation.keyboard.thickness
         if thickness is None:
-            raise MissingInput("keyboard_thickness", "The keyboard’s thickness is not recorded.")
+            raise MissingInput(
+                "keyboard_thickness", msg("The keyboard’s thickness is not recorded.")
+            )
         return thickness
 
 

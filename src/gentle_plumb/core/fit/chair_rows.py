@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 from ..body import Body
+from ..language import msg, numeral
 from ..words import say
 from ..workstation import ChairKind, Span
 from .case import Case, leaning_at
@@ -21,7 +22,7 @@ BACKREST_BAND_DEG = 5.0
 """Sources: house-seat-depth, house-lumbar, geometry, house-joint-bands."""
 
 
-NO_BACKREST = "The seat has no backrest."
+NO_BACKREST = msg("The seat has no backrest.")
 
 
 def finger(body: Body) -> float:
@@ -36,7 +37,7 @@ def seat_depth_row(case: Case) -> FitRow:
         "seat_depth",
         "seated",
         source="house-seat-depth",
-        why="Space behind the knee with the back against the backrest.",
+        why=msg("Space behind the knee with the back against the backrest."),
     )
 
     fingers = policy.knee_gap_unit == "fingers"
@@ -46,9 +47,13 @@ def seat_depth_row(case: Case) -> FitRow:
 
     def terms(body: Body) -> Sequence[Term]:
         middle = (policy.knee_gap_low + policy.knee_gap_high) / 2
-        label = f"gap of {middle:g} fingers" if fingers else "gap behind the knee"
+        label = (
+            msg("gap of {middle} fingers", middle=numeral(f"{middle:g}"))
+            if fingers
+            else msg("gap behind the knee")
+        )
         return (
-            Term(label="buttock-popliteal length", value=body.mm("buttock_popliteal_length")),
+            Term(label=msg("buttock-popliteal length"), value=body.mm("buttock_popliteal_length")),
             Term(label=label, value=-gap(body, middle)),
         )
 
@@ -74,7 +79,7 @@ def lumbar_row(case: Case) -> FitRow:
         "lumbar",
         "seated",
         source="house-lumbar",
-        why="The support meets the lumbar curve; check again after changing the recline.",
+        why=msg("The support meets the lumbar curve; check again after changing the recline."),
     )
     chair, value = case.workstation.chair, case.found_seated.lumbar
     if case.seat_stays:
@@ -87,8 +92,8 @@ def lumbar_row(case: Case) -> FitRow:
         case,
         subject,
         lambda body: (
-            Term(label="lumbar curve above the seat", value=body.mm("lumbar_height_sitting")),
-            Term(label="at the belt", value=case.policy.lumbar_offset),
+            Term(label=msg("lumbar curve above the seat"), value=body.mm("lumbar_height_sitting")),
+            Term(label=msg("at the belt"), value=case.policy.lumbar_offset),
         ),
         lambda target: (target - LUMBAR_BAND_MM, target + LUMBAR_BAND_MM),
         found=case.found_seated.lumbar,
@@ -113,7 +118,7 @@ def backrest_row(case: Case) -> FitRow:
     subject = about(
         "backrest",
         source="house-joint-bands",
-        why="The backrest carries part of the trunk; the pad and the screen follow its angle.",
+        why=msg("The backrest carries part of the trunk; the pad and the screen follow its angle."),
     )
     if case.seat_stays:
         return row_by_reason(subject, case.found_seated.backrest, seat_stays(case))
@@ -159,7 +164,7 @@ def seat_slope_row(case: Case) -> FitRow:
     subject = about(
         "seat_slope",
         source="house-chain",
-        why="The pan slopes with the thighs, so that its front edge does not press on them.",
+        why=msg("The pan slopes with the thighs, so that its front edge does not press on them."),
     )
     chair, value = case.workstation.chair, case.found_seated.seat_slope
     if case.seat_stays:
@@ -171,7 +176,7 @@ def seat_slope_row(case: Case) -> FitRow:
     row = target_row(
         case,
         subject,
-        lambda _: (Term(label="slope of the thighs", value=case.thigh_slope),),
+        lambda _: (Term(label=msg("slope of the thighs"), value=case.thigh_slope),),
         lambda target: (target - SLOPE_BAND_DEG, target + SLOPE_BAND_DEG),
         found=value,
     )

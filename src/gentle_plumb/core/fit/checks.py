@@ -5,14 +5,17 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from ..catalogue import QUANTITIES, CheckCase
+from ..language import msg
 from ..policy import judged_excess
 from ..workstation import ChairKind
 from .case import Case
 from .result import FitRow
 
-ARM_TERMS = frozenset({"arm length", "fist", "eye forward of the shoulder", "settle-in test"})
+ARM_TERMS = frozenset(
+    {msg("arm length"), "fist", msg("eye forward of the shoulder"), msg("settle-in test")}
+)
 """Terms of a distance that a stretched arm can check."""
-SIDE_TERMS = frozenset({"as the main screen"})
+SIDE_TERMS = frozenset({msg("as the main screen")})
 """The same for a screen beside the main one."""
 
 

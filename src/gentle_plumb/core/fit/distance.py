@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from math import radians, tan
 
 from ..body import Body
+from ..language import msg
 from ..posture import EYE_BEFORE_SHOULDER_MM, belly_front_x, keys_x, shoulder_x
 from ..tolerances import SAME_MM
 from ..workstation import (
@@ -27,38 +28,38 @@ def distance_terms(body: Body, case: Case) -> tuple[Term, ...]:
     policy = case.policy
     least, why = least_distance(case)
     if case.settle:  # the test on the person overrules what the picture's size asks for
-        least, why = policy.least_distance, "minimum distance"
+        least, why = policy.least_distance, msg("minimum distance")
     if policy.distance_rule == "near":
         terms = [Term(label=why, value=least)]
     else:
-        terms = [Term(label="arm length", value=body.mm("upper_limb_length"))]
+        terms = [Term(label=msg("arm length"), value=body.mm("upper_limb_length"))]
         if policy.distance_rule == "fist":
             terms.append(Term(label="fist", value=-FIST_SHARE * body.mm("hand_length")))
-        terms.append(Term(label="eye forward of the shoulder", value=-EYE_BEFORE_SHOULDER_MM))
+        terms.append(Term(label=msg("eye forward of the shoulder"), value=-EYE_BEFORE_SHOULDER_MM))
     if case.settle:
-        terms.append(Term(label="settle-in test", value=case.settle))
+        terms.append(Term(label=msg("settle-in test"), value=case.settle))
     if least > total(terms):
         terms.append(Term(label=why, value=least - total(terms)))
     near, far = case.sharp
     if near is not None and near > total(terms):
-        terms.append(Term(label="glasses focus from", value=near - total(terms)))
+        terms.append(Term(label=msg("glasses focus from"), value=near - total(terms)))
     if far is not None and max(far, policy.least_distance) < total(terms):
         value = max(far, policy.least_distance) - total(terms)
-        terms.append(Term(label="glasses sharp up to", value=value))
+        terms.append(Term(label=msg("glasses sharp up to"), value=value))
     return tuple(terms)
 
 
 def least_distance(case: Case) -> tuple[float, str]:
     """The nearest the picture may come, mm, and what asks for it."""
     policy, screen = case.policy, case.workstation.screen
-    limits = [(policy.least_distance, "minimum distance")]
+    limits = [(policy.least_distance, msg("minimum distance"))]
     if screen.width is not None:
         across = screen.width / 2 / tan(radians(policy.widest_picture_deg / 2))
-        limits.append((across, "picture’s width"))
+        limits.append((across, msg("picture’s width")))
     if screen.height is not None:
         tall = screen.height / 2 / tan(radians(policy.tallest_picture_deg / 2))
         alone = screen.height / tan(radians(policy.lowest_gaze_deg))
-        limits += [(tall, "picture’s height"), (alone, "readable by eye movement")]
+        limits += [(tall, msg("picture’s height")), (alone, msg("readable by eye movement"))]
     return max(limits)
 
 

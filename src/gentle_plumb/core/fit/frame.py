@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from math import cos, radians
 
 from ..body import Body
+from ..language import msg
 from ..posture import elbow_above_seat, eye_above_seat, reach_to_keys, seat_for_legs, trunk_drop
 from ..reuse import reuse_last
 from .case import Case
@@ -39,11 +40,11 @@ def legs_terms(body: Body, case: Case) -> tuple[Term, ...]:
         thigh_slope_deg=case.thigh_slope,
     )
     return (
-        Term(label="popliteal height", value=leg),
-        Term(label="lower legs stretched forward", value=_forward(body, case)),
+        Term(label=msg("popliteal height"), value=leg),
+        Term(label=msg("lower legs stretched forward"), value=_forward(body, case)),
         Term(label="shoe", value=shoe),
         Term(label="relief", value=-policy.relief),
-        Term(label="thigh slope", value=whole - leg - shoe + policy.relief),
+        Term(label=msg("thigh slope"), value=whole - leg - shoe + policy.relief),
     )
 
 
@@ -79,9 +80,9 @@ def elbow_terms(body: Body, case: Case) -> tuple[Term, ...]:
         flexion_deg=policy.flexion,
     )
     return (
-        Term(label="elbow height above the seat", value=height),
+        Term(label=msg("elbow height above the seat"), value=height),
         Term(label="recline", value=-drop),
-        Term(label="arm forward", value=whole - height + drop),
+        Term(label=msg("arm forward"), value=whole - height + drop),
         Term(label="slump", value=-slumped),
     )
 
@@ -91,7 +92,7 @@ def eye_terms(body: Body, case: Case) -> tuple[Term, ...]:
     height, drop = body.mm("eye_height_sitting"), _drop(body, case)
     slumped = slump(case, case.policy.slump_eye)
     return (
-        Term(label="eye over the seat", value=height),
+        Term(label=msg("eye over the seat"), value=height),
         Term(label="recline", value=eye_above_seat(eye_height_sitting=height, drop=drop) - height),
         Term(label="slump", value=-slumped),
     )
@@ -100,14 +101,17 @@ def eye_terms(body: Body, case: Case) -> tuple[Term, ...]:
 def standing_elbow_terms(body: Body, case: Case) -> tuple[Term, ...]:
     """Elbow over the floor when standing, by its terms."""
     return (
-        Term(label="elbow, standing", value=body.mm("elbow_height_standing")),
+        Term(label=msg("elbow, standing"), value=body.mm("elbow_height_standing")),
         *_raised_terms(case),
     )
 
 
 def standing_eye_terms(body: Body, case: Case) -> tuple[Term, ...]:
     """Eye over the floor when standing, by its terms."""
-    return (Term(label="eye, standing", value=body.mm("eye_height_standing")), *_raised_terms(case))
+    return (
+        Term(label=msg("eye, standing"), value=body.mm("eye_height_standing")),
+        *_raised_terms(case),
+    )
 
 
 def _raised_terms(case: Case) -> tuple[Term, Term]:

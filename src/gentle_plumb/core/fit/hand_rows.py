@@ -8,6 +8,7 @@ from math import radians, sin
 from ..body import Body
 from ..choices import Hand
 from ..errors import MissingInput
+from ..language import msg, numeral
 from ..policy import JOINT_BANDS
 from ..tolerances import SAME_MM
 from ..workstation import HOME_ROW_TO_FRONT_MM, ScreenKind, Span
@@ -25,12 +26,13 @@ def keys_terms(
 ) -> tuple[Term, ...]:
     """Home row over the floor at which the wrist is straight, by its terms."""
     forearm = Term(
-        label=f"forearm at {elbow_deg:.0f}°", value=-reach(body) * sin(radians(elbow_deg - 90))
+        label=msg("forearm at {elbow_deg}°", elbow_deg=numeral(f"{elbow_deg:.0f}")),
+        value=-reach(body) * sin(radians(elbow_deg - 90)),
     )
     if posture == "standing":
         return (*standing_elbow_terms(body, case), forearm)
     if seat is None:
-        raise MissingInput("seat", "The seat height is not known yet.")
+        raise MissingInput("seat", msg("The seat height is not known yet."))
     return (Term(label="seat", value=seat), *elbow_terms(body, case), forearm)
 
 
@@ -41,9 +43,9 @@ def _hand_row(case: Case, posture: Posture, seat: float | None, key: str) -> Fit
         key,
         posture,
         source="house-joint-bands",
-        why="Keyboard at hand height with shoulders relaxed and wrists straight."
+        why=msg("Keyboard at hand height with shoulders relaxed and wrists straight.")
         if surface
-        else "Home row level with the hands, wrists straight.",
+        else msg("Home row level with the hands, wrists straight."),
     )
 
     def terms(body: Body, angle: float = case.policy.elbow_angle) -> Sequence[Term]:
@@ -122,13 +124,13 @@ def keys_edge_row(case: Case) -> FitRow:
     subject = about(
         "keys_edge",
         source="house-desk-depth",
-        why="The arms hang relaxed and the back stays on the backrest while typing.",
+        why=msg("The arms hang relaxed and the back stays on the backrest while typing."),
     )
     if case.workstation.screen.kind == ScreenKind.LAPTOP:
         return empty_row(
             subject,
             "not_assessable",
-            reason="On a laptop, the keyboard position follows the screen.",
+            reason=msg("On a laptop, the keyboard position follows the screen."),
             found=case.found_seated.keys_edge,
         )
     back = case.policy.set_back
@@ -136,8 +138,8 @@ def keys_edge_row(case: Case) -> FitRow:
         case,
         subject,
         lambda _: (
-            Term(label="front of the keyboard to the home row", value=HOME_ROW_TO_FRONT_MM),
-            Term(label="set back, forearms supported", value=back),
+            Term(label=msg("front of the keyboard to the home row"), value=HOME_ROW_TO_FRONT_MM),
+            Term(label=msg("set back, forearms supported"), value=back),
         ),
         lambda target: (target - KEYS_EDGE_NEARER_MM, target + KEYS_EDGE_FURTHER_MM),
         found=case.found_seated.keys_edge,
@@ -157,16 +159,18 @@ def keys_midline_row(case: Case) -> FitRow:
     subject = about(
         "keys_midline",
         source="house-keyboard",
-        why="The letter keys are straight in front of the body, so both forearms point straight ahead.",
+        why=msg(
+            "The letter keys are straight in front of the body, so both forearms point straight ahead."
+        ),
     )
     able = case.person.only_hand
 
     def terms(body: Body) -> Sequence[Term]:
         if able is None:
-            return (Term(label="B key on the breastbone", value=0.0),)
+            return (Term(label=msg("B key on the breastbone"), value=0.0),)
         half = body.mm("shoulder_breadth_biacromial") / 2
         side = 1 if able == Hand.RIGHT else -1
-        return (Term(label="half the breadth of the shoulders", value=side * half),)
+        return (Term(label=msg("half the breadth of the shoulders"), value=side * half),)
 
     row = target_row(
         case,
@@ -198,13 +202,13 @@ def slope_row(
         "slope",
         posture,
         source="house-joint-bands",
-        why="The keyboard follows the forearm so the wrist stays straight.",
+        why=msg("The keyboard follows the forearm so the wrist stays straight."),
     )
 
     def terms(_: Body) -> Sequence[Term]:
         if elbow is None or elbow.angle is None:
-            raise MissingInput("elbow", "The elbow’s angle is not known yet.")
-        return (Term(label="forearm slope", value=90 - elbow.angle),)
+            raise MissingInput("elbow", msg("The elbow’s angle is not known yet."))
+        return (Term(label=msg("forearm slope"), value=90 - elbow.angle),)
 
     band = JOINT_BANDS["wrist"]
     row = target_row(

@@ -9,6 +9,7 @@ from typing import Literal
 
 from ..catalogue import JOINTS
 from ..errors import MissingInput, OutOfReach
+from ..language import msg
 from ..policy import JOINT_BANDS, Band, judged_excess
 from ..posture import abduction_deg, elbow_angle_deg, gaze_deg, thigh_slope_deg
 from ..workstation import OUTERMOST_LETTER_MM, ArmrestKind, PointerKind, Settings
@@ -58,10 +59,10 @@ def _need(value: float | None, what: str, reason: str) -> float:
 
 def _elbow(case: Case, settings: Settings, seated: bool) -> float:
     frame = Frame.seated(case) if seated else Frame.standing(case)
-    base = _need(settings.seat, "seat", "The seat height is not recorded.") if seated else 0.0
+    base = _need(settings.seat, "seat", msg("The seat height is not recorded.")) if seated else 0.0
     keys = settings.keys
     if keys is None:
-        surface = _need(settings.surface, "surface", "The surface height is not recorded.")
+        surface = _need(settings.surface, "surface", msg("The surface height is not recorded."))
         keys = surface + case.keyboard_thickness()
     return elbow_angle_deg(elbow=base + frame.elbow, keys=keys, reach=frame.reach)
 
@@ -74,11 +75,11 @@ def thigh_slope(case: Case, settings: Settings) -> float:
     if case.seat_stays:
         raise MissingInput(
             "footplates",
-            "The wheelchair’s footplates support the feet: not measured here."
+            msg("The wheelchair’s footplates support the feet: not measured here.")
             if case.own_seat
-            else "The legs are stretched out or drawn up: not measured here.",
+            else msg("The legs are stretched out or drawn up: not measured here."),
         )
-    seat = _need(settings.seat, "seat", "The seat height is not recorded.")
+    seat = _need(settings.seat, "seat", msg("The seat height is not recorded."))
     return thigh_slope_deg(
         seat=seat - (settings.footrest or 0.0),
         legs=total(legs_terms(case.body, case)),
@@ -107,8 +108,10 @@ def _shoulder(case: Case, settings: Settings) -> float:
     ):
         return 0.0
     if case.seat_stays:
-        raise MissingInput("armrest", "The armrests are part of the seating and stay as they are.")
-    rest = _need(settings.armrest, "armrest", "The armrests’ height is not recorded.")
+        raise MissingInput(
+            "armrest", msg("The armrests are part of the seating and stay as they are.")
+        )
+    rest = _need(settings.armrest, "armrest", msg("The armrests’ height is not recorded."))
     lift = max(0.0, rest - Frame.seated(case).elbow)
     half = case.body.mm("shoulder_breadth_biacromial") / 2
     return degrees(asin(min(1.0, lift / half)))
@@ -119,7 +122,7 @@ def _upper_arm(case: Case, settings: Settings) -> float:
         return 0.0  # it lies before the keys, on the midline
     body = case.body
     return abduction_deg(
-        offset=_need(settings.mouse, "mouse", "The mouse position is not recorded."),
+        offset=_need(settings.mouse, "mouse", msg("The mouse position is not recorded.")),
         biacromial=body.mm("shoulder_breadth_biacromial"),
         reach=reach(body),
         shoulder_elbow_length=body.mm("shoulder_elbow_length"),
@@ -128,7 +131,9 @@ def _upper_arm(case: Case, settings: Settings) -> float:
 
 def _upper_arm_keys(case: Case, settings: Settings) -> float:
     """The arm that is further from the letters: its hand on the outermost of them."""
-    off = _need(settings.keys_midline, "keys_midline", "Position of the letter keys not recorded.")
+    off = _need(
+        settings.keys_midline, "keys_midline", msg("Position of the letter keys not recorded.")
+    )
     body = case.body
     return abduction_deg(
         offset=OUTERMOST_LETTER_MM + abs(off),
@@ -140,9 +145,9 @@ def _upper_arm_keys(case: Case, settings: Settings) -> float:
 
 def _gaze_top(case: Case, settings: Settings, seated: bool) -> float:
     frame = Frame.seated(case) if seated else Frame.standing(case)
-    base = _need(settings.seat, "seat", "The seat height is not recorded.") if seated else 0.0
-    top = _need(settings.screen_top, "screen_top", "The screen’s height is not recorded.")
-    distance = _need(settings.distance, "distance", "The eye distance is not recorded.")
+    base = _need(settings.seat, "seat", msg("The seat height is not recorded.")) if seated else 0.0
+    top = _need(settings.screen_top, "screen_top", msg("The screen’s height is not recorded."))
+    distance = _need(settings.distance, "distance", msg("The eye distance is not recorded."))
     return gaze_deg(above_eye=top - base - frame.eye, distance=distance)
 
 
@@ -151,7 +156,9 @@ def _joint(name: str, band: Band, angle: Callable[[], float]) -> Joint:
     try:
         value = angle()
     except (MissingInput, OutOfReach) as why:
-        reason = why.reason if isinstance(why, MissingInput) else f"Out of reach: {why}."
+        reason = (
+            why.reason if isinstance(why, MissingInput) else msg("Out of reach: {why}.", why=why)
+        )
         return Joint(
             joint=name,
             label=label,

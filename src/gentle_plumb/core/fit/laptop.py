@@ -9,6 +9,7 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 
 from ..errors import MissingInput
+from ..language import msg
 from ..workstation import ScreenKind
 from .case import Case
 from .costs import best_top, elbow_over
@@ -65,7 +66,7 @@ def laptop_turns(case: Case) -> tuple[Turn, ...]:
     return (
         Turn(
             id="low",
-            label="Flat on the desk, for typing",
+            label=msg("Flat on the desk, for typing"),
             tasks=LOW_TASKS,
             hours=hours(LOW_TASKS),
             raise_mm=0.0,
@@ -75,7 +76,7 @@ def laptop_turns(case: Case) -> tuple[Turn, ...]:
         ),
         Turn(
             id="raised",
-            label="Raised, for reading and calls",
+            label=msg("Raised, for reading and calls"),
             tasks=RAISED_TASKS,
             hours=hours(RAISED_TASKS),
             raise_mm=up,

@@ -6,6 +6,7 @@ from dataclasses import dataclass, field, replace
 from typing import Any
 
 from ..errors import MissingInput
+from ..language import msg
 from ..policy import JOINT_BANDS, Band
 from ..workstation import ScreenKind, Workstation
 from .case import Case
@@ -135,7 +136,9 @@ class Lengths:
         case, policy, desk = self.case, self.case.policy, station.desk
         seated = self.posture == "seated"
         if station.keyboard.thickness is None:
-            raise MissingInput("keyboard_thickness", "The keyboard’s thickness is not recorded.")
+            raise MissingInput(
+                "keyboard_thickness", msg("The keyboard’s thickness is not recorded.")
+            )
         picture = self.picture(station)
         surface, seat = desk.surface, station.chair.seat if seated else LEVEL
         if seated and case.seat_stays:

@@ -3,16 +3,17 @@
 from __future__ import annotations
 
 from ..catalogue import QUANTITIES
+from ..language import msg, numeral
 from ..tolerances import SAME_MM
 from ..workstation import ScreenKind, Settings
 from .case import Case
 from .result import OUT_OF_THE_WAY, Move, PostureFit
 
-RISER_IN, RISER_OUT = "put it in place", "remove it again"
-SCREEN_BACK = "lower it to the seated height"
-CHAIR_AWAY = "move it well away, never behind the heels"
-CHAIR_BACK = "bring it back in, with the castors locked where they can be"
-MAT_DOWN, MAT_AWAY = "put it down", "move it away, so that the chair rolls freely"
+RISER_IN, RISER_OUT = msg("put it in place"), msg("remove it again")
+SCREEN_BACK = msg("lower it to the seated height")
+CHAIR_AWAY = msg("move it well away, never behind the heels")
+CHAIR_BACK = msg("bring it back in, with the castors locked where they can be")
+MAT_DOWN, MAT_AWAY = msg("put it down"), msg("move it away, so that the chair rolls freely")
 
 
 def moves_between(case: Case, seated: PostureFit, standing: PostureFit) -> tuple[Move, ...]:
@@ -34,9 +35,9 @@ def moves_between(case: Case, seated: PostureFit, standing: PostureFit) -> tuple
     moves = [
         Move(
             piece="surface",
-            label="Keyboard surface"
+            label=msg("Keyboard surface")
             if desk.form in ("platform", "carrier", "cart", "tray")
-            else "Desk",
+            else msg("Desk"),
             seated=low,
             standing=high,
         )
@@ -50,7 +51,7 @@ def moves_between(case: Case, seated: PostureFit, standing: PostureFit) -> tuple
             moves.append(
                 Move(
                     piece="riser",
-                    label="Under the screen",
+                    label=msg("Under the screen"),
                     seated=0.0,
                     standing=riser,
                     to_stand=RISER_IN,
@@ -59,7 +60,9 @@ def moves_between(case: Case, seated: PostureFit, standing: PostureFit) -> tuple
             )
             over = over[0], over[1] - riser
         if abs(over[1] - over[0]) > SAME_MM:
-            label = "Screen top over the floor" if apart else "Top of screen above the desk"
+            label = (
+                msg("Screen top over the floor") if apart else msg("Top of screen above the desk")
+            )
             moves.append(
                 Move(
                     piece="screen",
@@ -71,27 +74,34 @@ def moves_between(case: Case, seated: PostureFit, standing: PostureFit) -> tuple
             )
     far = seated.setting("distance"), standing.setting("distance")
     if far[0] is not None and far[1] is not None and abs(far[0] - far[1]) > SAME_MM:
-        moves.append(Move(piece="distance", label="Eye to screen", seated=far[0], standing=far[1]))
+        moves.append(
+            Move(piece="distance", label=msg("Eye to screen"), seated=far[0], standing=far[1])
+        )
     slopes = seated.setting("slope"), standing.setting("slope")
     if slopes[0] is not None and slopes[1] is not None and abs(slopes[0] - slopes[1]) > 1:
         moves.append(
             Move(
                 piece="slope",
-                label="Keyboard slope",
-                to_stand=f"{slopes[1]:.0f}° standing",
-                to_sit=f"{slopes[0]:.0f}° seated",
+                label=msg("Keyboard slope"),
+                to_stand=msg("{slopes}° standing", slopes=numeral(f"{slopes[1]:.0f}")),
+                to_sit=msg("{slopes}° seated", slopes=numeral(f"{slopes[0]:.0f}")),
             )
         )
-    moves.append(Move(piece="chair", label="Chair", to_stand=CHAIR_AWAY, to_sit=CHAIR_BACK))
+    moves.append(Move(piece="chair", label=msg("Chair"), to_stand=CHAIR_AWAY, to_sit=CHAIR_BACK))
     if case.mat:
-        moves.append(Move(piece="mat", label="Mat", to_stand=MAT_DOWN, to_sit=MAT_AWAY))
+        moves.append(Move(piece="mat", label=msg("Mat"), to_stand=MAT_DOWN, to_sit=MAT_AWAY))
     if (
         case.shoe_seated is not None
         and case.shoe_standing is not None
         and abs(case.shoe_seated - case.shoe_standing) > 10
     ):
         moves.append(
-            Move(piece="shoes", label="Shoes", seated=case.shoe_seated, standing=case.shoe_standing)
+            Move(
+                piece="shoes",
+                label=msg("Shoes"),
+                seated=case.shoe_seated,
+                standing=case.shoe_standing,
+            )
         )
     return tuple(moves)
 

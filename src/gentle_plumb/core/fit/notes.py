@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from math import floor, hypot
 
 from ..errors import MissingInput
+from ..language import msg
 from ..tolerances import SAME_MM
 from ..units import MM_PER, LengthUnit, format_length
 from ..words import say
@@ -28,9 +29,8 @@ def standing_reason(case: Case, result: FitResult, unit: LengthUnit) -> str | No
 def why_not_at_this_desk(case: Case, rows: Sequence[FitRow], unit: LengthUnit) -> str | None:
     """What keeps this desk from being worked at standing: only what really does."""
     if case.workstation.screen.kind == ScreenKind.LAPTOP:
-        return (
-            "Not suitable for standing with the laptop alone: the screen is attached to the keyboard. "
-            "It is with the laptop raised and a separate keyboard and mouse."
+        return msg(
+            "Not suitable for standing with the laptop alone: the screen is attached to the keyboard. It is with the laptop raised and a separate keyboard and mouse."
         )
     for key in ("surface", "screen_top"):
         row = next(row for row in rows if row.key == key)
@@ -40,7 +40,10 @@ def why_not_at_this_desk(case: Case, rows: Sequence[FitRow], unit: LengthUnit) -
             or (row.high is not None and row.setting > row.high + SAME_MM)
         )
         if binding is not None and outside:
-            return f"Not suitable for standing at this desk: {limit_text(binding, unit)}."
+            return msg(
+                "Not suitable for standing at this desk: {limit_text}.",
+                limit_text=limit_text(binding, unit),
+            )
     return None
 
 
@@ -88,8 +91,10 @@ def notes_in(case: Case, result: FitResult, unit: LengthUnit) -> tuple[str, ...]
     short = belly_short(case) if case.sits else 0.0
     if short > SAME_MM:
         notes.append(
-            "The abdomen keeps the desk away: the keyboard would overhang its edge by "
-            f"{format_length(short, unit, with_unit=True)}. Lean back further, bring the upper arms forward, or use a keyboard tray that reaches the body."
+            msg(
+                "The abdomen keeps the desk away: the keyboard would overhang its edge by {short}. Lean back further, bring the upper arms forward, or use a keyboard tray that reaches the body.",
+                short=format_length(short, unit, with_unit=True),
+            )
         )
     keyboard = case.workstation.keyboard
     if keyboard.assumed and keyboard.thickness is not None:
@@ -117,8 +122,10 @@ def notes_in(case: Case, result: FitResult, unit: LengthUnit) -> tuple[str, ...]
     shallow = any(limit.kind == "shallow" for limit in far.limits)
     if depth is not None and shallow and far.setting is not None and far.setting <= least + SAME_MM:
         notes.append(
-            "The desk is too shallow even for the nearest screen position, "
-            f"{format_length(least, unit, with_unit=True)} from the eye: use a screen arm, a keyboard tray or a deeper desk."
+            msg(
+                "The desk is too shallow even for the nearest screen position, {least} from the eye: use a screen arm, a keyboard tray or a deeper desk.",
+                least=format_length(least, unit, with_unit=True),
+            )
         )
     return tuple(notes)
 
@@ -148,25 +155,25 @@ def notes_of(case: Case, pair: Pair) -> tuple[str, ...]:
     notes: list[str] = []
     station, real = case.workstation, pair.seated if case.sits else None
     if case.sits and station.desk.thickness is None and station.desk.underside is None:
-        notes.append("Thigh clearance not checked: desk thickness not recorded.")
+        notes.append(msg("Thigh clearance not checked: desk thickness not recorded."))
     if case.sits and station.chair.seat is None:
-        notes.append("Chair height range not recorded: assumed fully adjustable.")
+        notes.append(msg("Chair height range not recorded: assumed fully adjustable."))
     if station.desk.surface is None:
-        notes.append("Desk height range not recorded: assumed fully adjustable.")
+        notes.append(msg("Desk height range not recorded: assumed fully adjustable."))
     if station.screen.kind != ScreenKind.LAPTOP and station.screen.top_above_surface is None:
-        notes.append("Screen height range not recorded: assumed fully adjustable.")
+        notes.append(msg("Screen height range not recorded: assumed fully adjustable."))
     slope = station.chair.slope
     if not case.seat_stays and slope is not None and slope.high < case.thigh_slope - 1:
         notes.append(say("seat_slope.flat"))
     if case.sits and "abdominal_depth_sitting" not in case.body.values:
-        notes.append("Space at the desk edge not checked: abdominal depth not measured.")
+        notes.append(msg("Space at the desk edge not checked: abdominal depth not measured."))
     notes += [
         say("screen.more_than_main", number=str(number))
         for number, side_screen in enumerate(case.details.side_screens, start=2)
         if side_screen.share is not None and side_screen.share > MOST_SIDE_PERCENT
     ]
     if real is not None and station.feet is None and not case.seat_stays:
-        notes.append("Footrest not recorded: worked out without one.")
+        notes.append(msg("Footrest not recorded: worked out without one."))
     if station.feet_assumed and not case.seat_stays:
         notes.append(say("footrest.assumed"))
     if real is not None and real.thigh_pressed_mm:
@@ -177,17 +184,20 @@ def notes_of(case: Case, pair: Pair) -> tuple[str, ...]:
             else 0.0
         )
         notes.append(
-            "No setting leaves room for the thighs under this desk: raise the desk, or use a thinner "
-            "desktop or a lower chair."
+            msg(
+                "No setting leaves room for the thighs under this desk: raise the desk, or use a thinner desktop or a lower chair."
+            )
             if armrests is None or thighs >= armrests
-            else "At every setting the armrests hit the desk: use lower ones, or raise the desk."
+            else msg(
+                "At every setting the armrests hit the desk: use lower ones, or raise the desk."
+            )
         )
     if real is not None and real.foot_gap_mm:
         notes.append(
-            "No setting supports the feet: a footrest, a box or a lower chair is needed first."
+            msg("No setting supports the feet: a footrest, a box or a lower chair is needed first.")
         )
     notes += [
-        f"{label}: thickness not recorded, so it is not used in any stack."
+        msg("{label}: thickness not recorded, so it is not used in any stack.", label=label)
         for label in station.unmeasured
     ]
     return tuple(notes)

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from ..errors import MissingInput
+from ..language import msg
 from ..workstation import ArmrestKind, ScreenKind, Span, Workstation
 from .case import Case
 from .result import Posture
@@ -16,8 +17,9 @@ def own_seat_span(case: Case) -> Span:
     if position is None:
         raise MissingInput(
             "seat",
-            "The wheelchair seat is not measured. It is never adjusted; "
-            "everything else is fitted to it.",
+            msg(
+                "The wheelchair seat is not measured. It is never adjusted; everything else is fitted to it."
+            ),
         )
     return Span(low=position, high=position)
 

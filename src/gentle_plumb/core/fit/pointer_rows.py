@@ -6,6 +6,7 @@ from math import radians, sin
 
 from ..body import Body
 from ..errors import MissingInput
+from ..language import msg
 from ..policy import JOINT_BANDS
 from ..posture import FREE_FOREARM_TURN_DEG, abduction_deg
 from ..tolerances import SAME_MM
@@ -26,7 +27,7 @@ def mouse_row(case: Case, arm: Joint | None) -> FitRow:
         "mouse",
         "seated",
         source="house-mouse",
-        why="As close as the keyboard allows, so the upper arm hangs by the side.",
+        why=msg("As close as the keyboard allows, so the upper arm hangs by the side."),
     )
 
     central = case.workstation.mouse.kind == PointerKind.CENTRAL
@@ -35,11 +36,11 @@ def mouse_row(case: Case, arm: Joint | None) -> FitRow:
         if central:
             return 0.0
         if hand is None:
-            raise MissingInput("mouse_hand", "The mouse hand is not recorded.")
+            raise MissingInput("mouse_hand", msg("The mouse hand is not recorded."))
         if hand == "left":
             return KEYBOARD_LEFT_MM
         if keyboard.kind is None:
-            raise MissingInput("keyboard_kind", "The kind of keyboard is not recorded.")
+            raise MissingInput("keyboard_kind", msg("The kind of keyboard is not recorded."))
         return KEYBOARD_RIGHT_MM[keyboard.kind]
 
     def shifted(body: Body) -> float:
@@ -50,7 +51,7 @@ def mouse_row(case: Case, arm: Joint | None) -> FitRow:
 
     def aside(body: Body) -> tuple[Term, ...]:
         by = shifted(body)
-        return (Term(label="keyboard before that shoulder", value=by),) if by else ()
+        return (Term(label=msg("keyboard before that shoulder"), value=by),) if by else ()
 
     def widest(body: Body) -> float:
         free = reach(body) * sin(radians(FREE_FOREARM_TURN_DEG))
@@ -62,13 +63,16 @@ def mouse_row(case: Case, arm: Joint | None) -> FitRow:
         subject,
         lambda body: (
             Term(
-                label="in front of the keyboard, on the midline"
+                label=msg("in front of the keyboard, on the midline")
                 if central
-                else f"{hand} edge of the keyboard",
+                else msg("{hand} edge of the keyboard", hand=hand),
                 value=edge(),
             ),
             *aside(body),
-            Term(label="half a mouse plus a gap", value=0.0 if central else case.policy.mouse_gap),
+            Term(
+                label=msg("half a mouse plus a gap"),
+                value=0.0 if central else case.policy.mouse_gap,
+            ),
         ),
         lambda target: (
             edge() + shifted(case.body),
@@ -97,14 +101,14 @@ def mouse_forward_row(case: Case) -> FitRow:
     subject = about(
         "mouse_forward",
         source="house-mouse",
-        why="Beside the keys, so that the elbow stays at the body.",
+        why=msg("Beside the keys, so that the elbow stays at the body."),
     )
     value = case.found_seated.mouse_forward
     if case.workstation.mouse.kind == PointerKind.CENTRAL:
         return empty_row(
             subject,
             "not_assessable",
-            reason="A central pointing device sits in front of the keyboard.",
+            reason=msg("A central pointing device sits in front of the keyboard."),
             found=value,
         )
     place = keys_edge_row(case)
@@ -113,7 +117,7 @@ def mouse_forward_row(case: Case) -> FitRow:
     row = target_row(
         case,
         subject,
-        lambda _: (Term(label="level with the home row", value=place.target or 0.0),),
+        lambda _: (Term(label=msg("level with the home row"), value=place.target or 0.0),),
         lambda target: (max(0.0, target - MOUSE_FORWARD_BAND_MM), target + MOUSE_FORWARD_BAND_MM),
         found=value,
     )
@@ -133,7 +137,7 @@ def mouse_over(case: Case) -> float:
         return 0.0
     row = mouse_row(case, None)
     if row.target is None:
-        raise MissingInput("mouse", row.reason or "The mouse position can’t be worked out.")
+        raise MissingInput("mouse", row.reason or msg("The mouse position can’t be worked out."))
     angle = abduction_deg(
         offset=row.target,
         biacromial=case.body.mm("shoulder_breadth_biacromial"),

@@ -6,6 +6,7 @@ from collections.abc import Callable, Iterator, Mapping, Sequence
 from dataclasses import dataclass
 
 from ..changed import changed
+from ..language import msg
 from ..reuse import reuse_last
 from ..words import say
 from ..workstation import PlaceUse, Settings
@@ -220,11 +221,11 @@ def _possible(
     case: Case, posture: Posture, real: Solution | None, rows: Callable[[], list[FitRow]]
 ) -> tuple[bool, str | None]:
     if posture == "seated":
-        return case.sits, None if case.sits else "Standing only."
+        return case.sits, None if case.sits else msg("Standing only.")
     if case.use == PlaceUse.SIT:
-        return False, "Sitting only."
+        return False, msg("Sitting only.")
     if case.own_seat:
-        return False, "Wheelchair user: no standing set-up."
+        return False, msg("Wheelchair user: no standing set-up.")
     barred = case.person.against_standing
     if barred is not None:
         return False, barred.reason

@@ -9,6 +9,7 @@ from typing import Any
 from ..body import Body
 from ..catalogue import QUANTITIES, Quantity
 from ..errors import MissingInput, OutOfReach
+from ..language import msg
 from ..policy import judged_excess
 from ..tolerances import SAME_MM
 from ..workstation import Span
@@ -82,7 +83,7 @@ def target_row(
     except MissingInput as missing:
         return row("not_assessable", reason=missing.reason)
     except OutOfReach as far:
-        return row("not_assessable", reason=f"Out of reach: {far}.")
+        return row("not_assessable", reason=msg("Out of reach: {far}.", far=far))
     status, reason = judge(found, low, high)
     known = {
         "reason": reason,
@@ -112,7 +113,7 @@ def target_row(
 def judge(value: float | None, low: float | None, high: float | None) -> tuple[Status, str | None]:
     """Found against the band, on unrounded values, within what a tape can tell."""
     if value is None:
-        return "not_assessable", "Not recorded as found."
+        return "not_assessable", msg("Not recorded as found.")
     return ("off" if judged_excess(value, low, high) else "holds"), None
 
 

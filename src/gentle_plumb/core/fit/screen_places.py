@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from math import atan, degrees
 
 from ..errors import MissingInput
+from ..language import msg
 from ..workstation import ScreenPlace, ScreenUse, SideScreen
 from .case import Case
 
@@ -34,7 +35,7 @@ class Placed:
 def half_angle(width: float | None, distance: float) -> float:
     """Half the angle a picture covers, degrees; raises MissingInput where its width is unknown."""
     if width is None:
-        raise MissingInput("screen_size", "The size of the screen is not recorded.")
+        raise MissingInput("screen_size", msg("The size of the screen is not recorded."))
     return degrees(atan(width / 2 / distance))
 
 

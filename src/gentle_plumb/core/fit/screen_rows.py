@@ -6,6 +6,7 @@ from collections.abc import Sequence
 
 from ..body import Body
 from ..errors import MissingInput
+from ..language import capitalised, msg
 from ..posture import gaze_deg
 from ..tolerances import SAME_MM
 from ..workstation import HOME_ROW_TO_FRONT_MM, ScreenKind, Span
@@ -37,7 +38,7 @@ def eye_height_terms(
     if posture == "standing":
         return standing_eye_terms(body, case)
     if seat is None:
-        raise MissingInput("seat", "The seat height is not known yet.")
+        raise MissingInput("seat", msg("The seat height is not known yet."))
     return (Term(label="seat", value=seat), *eye_terms(body, case))
 
 
@@ -58,16 +59,19 @@ def top_row(
         "screen_top",
         posture,
         source="house-screen" if lens == "none" else "house-lens",
-        why=f"{rule[0].upper()}{rule[1:]}; the eyes alone reach the bottom."
+        why=msg("{rule}; the eyes alone reach the bottom.", rule=capitalised(rule))
         if lens == "none"
-        else f"Read through the lower part of {lens} lenses: lower, so that the chin stays level.",
+        else msg(
+            "Read through the lower part of {lens} lenses: lower, so that the chin stays level.",
+            lens=lens,
+        ),
     )
     height = case.workstation.screen.picture_height
 
     def far() -> float:
         plain = case.policy.screen_rule in ("top_edge", "top_third", "middle_third")
         if distance is None and not (plain and lens == "none"):
-            raise MissingInput("distance", "The eye distance is not known yet.")
+            raise MissingInput("distance", msg("The eye distance is not known yet."))
         return distance if distance is not None else USUAL_DISTANCE_MM
 
     def terms(body: Body) -> Sequence[Term]:
@@ -75,8 +79,8 @@ def top_row(
         drop = top_band(case, far()).target - ruled if lens_drop(case, far()) else 0.0
         return (
             *eye_height_terms(body, case, posture, seat),
-            Term(label="screen rule", value=ruled),
-            Term(label="lower lens", value=drop),
+            Term(label=msg("screen rule"), value=ruled),
+            Term(label=msg("lower lens"), value=drop),
         )
 
     def ends(target: float) -> tuple[float, float]:
@@ -129,7 +133,7 @@ def distance_row(case: Case, posture: Posture, elbow_deg: float) -> FitRow:
         "distance",
         posture,
         source="house-screen",
-        why="Arm’s length, adjusted after the settle-in test.",
+        why=msg("Arm’s length, adjusted after the settle-in test."),
     )
     row = target_row(
         case,
@@ -165,19 +169,19 @@ def tilt_row(
     settings = case.found_seated if posture == "seated" else case.found_standing
     screen = case.workstation.screen
     subject = about(
-        "tilt", posture, source="house-screen", why="Screen square to the line of sight."
+        "tilt", posture, source="house-screen", why=msg("Screen square to the line of sight.")
     )
 
     def terms(_: Body) -> Sequence[Term]:
         if top is None or eye is None or distance is None:
-            raise MissingInput("screen_top", "Set screen height and distance first.")
+            raise MissingInput("screen_top", msg("Set screen height and distance first."))
         height = screen.picture_height
         if height is None:
-            raise MissingInput("screen_size", "The size of the screen is not recorded.")
+            raise MissingInput("screen_size", msg("The size of the screen is not recorded."))
         down = -gaze_deg(above_eye=top - height / 2 - eye, distance=distance)
         return (
             Term(
-                label="gaze angle to the centre of the screen",
+                label=msg("gaze angle to the centre of the screen"),
                 value=Span(low=0, high=case.policy.most_tilt).clamp(down),
             ),
         )
@@ -205,7 +209,7 @@ def desk_depth_row(case: Case, elbow_deg: float) -> FitRow:
         "desk_depth",
         "seated",
         source="house-desk-depth",
-        why="Deep enough for the keyboard at the front and the screen at arm’s length.",
+        why=msg("Deep enough for the keyboard at the front and the screen at arm’s length."),
     )
 
     def terms(body: Body) -> Sequence[Term]:
@@ -214,11 +218,11 @@ def desk_depth_row(case: Case, elbow_deg: float) -> FitRow:
         place = along_the_floor(body, case, elbow_deg=elbow_deg, distance=distance)
         return (
             Term(
-                label="keyboard back from the front edge",
+                label=msg("keyboard back from the front edge"),
                 value=max(HOME_ROW_TO_FRONT_MM, place.keys - place.edge),
             ),
-            Term(label="screen behind the keyboard", value=place.picture - place.keys),
-            Term(label="stand behind the picture", value=place.back - place.picture),
+            Term(label=msg("screen behind the keyboard"), value=place.picture - place.keys),
+            Term(label=msg("stand behind the picture"), value=place.back - place.picture),
         )
 
     depth = case.workstation.desk.depth

@@ -16,6 +16,7 @@ from dataclasses import dataclass, replace
 from math import radians, tan
 
 from ..errors import MissingInput
+from ..language import msg
 from ..policy import Policy, ScreenRule
 from ..posture import gaze_deg
 from .case import Case
@@ -28,11 +29,11 @@ INSIDE_MM = 25.0
 err without leaving it, mm. Source: house-screen."""
 
 RULE_LABELS: dict[ScreenRule, str] = {
-    "top_edge": "top edge at the eye",
-    "top_third": "eyes at the top third",
-    "middle_third": "eyes at the middle third",
-    "gaze_drop": "centre under the eye line",
-    "eyes_alone": "whole screen readable by eye movement",
+    "top_edge": msg("top edge at the eye"),
+    "top_third": msg("eyes at the top third"),
+    "middle_third": msg("eyes at the middle third"),
+    "gaze_drop": msg("centre under the eye line"),
+    "eyes_alone": msg("whole screen readable by eye movement"),
 }
 
 
@@ -84,7 +85,7 @@ def rule_band(policy: Policy, *, height: float | None, distance: float) -> TopBa
             low=policy.screen_top_low, target=policy.screen_top_high, high=policy.screen_top_high
         )
     if height is None:
-        raise MissingInput("screen_size", "The size of the screen is not recorded.")
+        raise MissingInput("screen_size", msg("The size of the screen is not recorded."))
     if rule == "top_third":
         return TopBand(low=0.0, target=height / 6, high=height / 3)
     if rule == "middle_third":
@@ -147,7 +148,7 @@ def gaze_by_rule(case: Case, distance: float) -> tuple[RuleGaze, ...]:
     for rule, label in RULE_LABELS.items():
         own = replace(case, policy=replace(case.policy, screen_rule=rule))
         if height is None:
-            raise MissingInput("screen_size", "The size of the screen is not recorded.")
+            raise MissingInput("screen_size", msg("The size of the screen is not recorded."))
         top = top_band(own, distance).target
         gazes.append(
             RuleGaze(

@@ -16,6 +16,7 @@ from itertools import pairwise
 
 from ..body import Body
 from ..errors import MissingInput
+from ..language import capitalised, filled, msg, numeral
 from ..words import say
 from ..workstation import (
     LAPTOP_PICTURE_HEIGHT_MM,
@@ -52,7 +53,7 @@ def side_screen_rows(
         if not others:
             return Placed(id=id, bearing=0.0, neck=0.0)
         if distance is None:
-            raise MissingInput("distance", "The eye distance is not known yet.")
+            raise MissingInput("distance", msg("The eye distance is not known yet."))
         return next(
             place_screen for place_screen in place_screens(case, distance) if place_screen.id == id
         )
@@ -70,7 +71,7 @@ def side_screen_rows(
     )
     rows = [bearings[0]]
     for index, screen in enumerate(others, start=2):
-        name = f"Screen {index}"
+        name = msg("Screen {index}", index=index)
         rows += [
             bearings[index - 1],
             _distance(case, screen, name, distance),
@@ -110,15 +111,21 @@ def _apart(case: Case, distance: float | None, rows: list[FitRow]) -> list[FitRo
 
 
 def _bearing(case: Case, id: str, placed: Callable[[str], Placed], value: float | None) -> FitRow:
-    why = "Put the most-used screen straight ahead."
+    why = msg("Put the most-used screen straight ahead.")
     try:
         place = placed(id)
-        turn = f"turned in by {place.turn_in:.0f}° to face the client"
-        neck = f"{place.neck:.0f}° are left for the neck after the eyes' first {EYES_TURN_DEG:.0f}°"
+        turn = msg(
+            "turned in by {turn_in}° to face the client", turn_in=numeral(f"{place.turn_in:.0f}")
+        )
+        neck = msg(
+            "{neck}° are left for the neck after the eyes' first {eyes_turn_deg}°",
+            neck=numeral(f"{place.neck:.0f}"),
+            eyes_turn_deg=numeral(f"{EYES_TURN_DEG:.0f}"),
+        )
         why = (
-            f"Used equally: the seam lies on the midline, {turn}; {neck}."
+            msg("Used equally: the seam lies on the midline, {turn}; {neck}.", turn=turn, neck=neck)
             if place.seam
-            else f"{turn[0].upper()}{turn[1:]}; {neck}."
+            else filled("{turn}; {neck}.", turn=capitalised(turn), neck=neck)
             if place.bearing
             else why
         )
@@ -129,7 +136,11 @@ def _bearing(case: Case, id: str, placed: Callable[[str], Placed], value: float 
     def terms(_: Body) -> Sequence[Term]:
         place = placed(id)
         label = (
-            "seam on the midline" if place.seam else "edge to edge" if place.bearing else "ahead"
+            msg("seam on the midline")
+            if place.seam
+            else msg("edge to edge")
+            if place.bearing
+            else "ahead"
         )
         return (Term(label=label, value=place.bearing),)
 
@@ -159,13 +170,13 @@ def _distance(case: Case, screen: SideScreen, name: str, distance: float | None)
         f"{screen.id}_distance",
         "seated",
         source="house-bearing",
-        why="Same distance as the main screen, so the eyes don’t have to refocus.",
+        why=msg("Same distance as the main screen, so the eyes don’t have to refocus."),
     )
 
     def terms(body: Body) -> Sequence[Term]:
         if distance is None:
-            raise MissingInput("distance", "The eye distance is not known yet.")
-        as_main = Term(label="as the main screen", value=distance)
+            raise MissingInput("distance", msg("The eye distance is not known yet."))
+        as_main = Term(label=msg("as the main screen"), value=distance)
         own = distance_terms(body, _read_alone(case, screen))
         if screen.kind != ScreenKind.LAPTOP or total(own) >= distance:
             return (as_main,)
@@ -196,23 +207,25 @@ def _top(
         f"{screen.id}_top",
         "seated",
         source="house-bearing",
-        why="Above the main screen: for glances only, as the neck has to extend."
+        why=msg("Above the main screen: for glances only, as the neck has to extend.")
         if above
-        else "Level with the main screen, so the head only has to turn.",
+        else msg("Level with the main screen, so the head only has to turn."),
     )
 
     def terms(_: Body) -> Sequence[Term]:
         if main_top is None:
-            raise MissingInput("screen_top", "The main screen’s height is not known yet.")
-        top = Term(label="main screen’s top", value=main_top)
+            raise MissingInput("screen_top", msg("The main screen’s height is not known yet."))
+        top = Term(label=msg("main screen’s top"), value=main_top)
         if not above:
             return (top,)
         if screen.height is None:
-            raise MissingInput("screen_size", f"The size of {name.lower()} is not recorded.")
+            raise MissingInput(
+                "screen_size", msg("The size of {name} is not recorded.", name=name.lower())
+            )
         return (
             top,
             Term(label="frames", value=FRAMES_MM),
-            Term(label="height of this screen", value=screen.height),
+            Term(label=msg("height of this screen"), value=screen.height),
         )
 
     row = target_row(
@@ -228,7 +241,7 @@ def _top(
     if case.workstation.screen.kind == ScreenKind.LAPTOP:
         return set_row(row, own, [limit(row.key, "laptop", "joined", own, row.target - own)])
     lifted = Span(low=own, high=own + LAPTOP_STAND.high)  # keys and mouse of the desk serve it too
-    limits = end_limit(row.key, "laptop stand", lifted, row.target)
+    limits = end_limit(row.key, msg("laptop stand"), lifted, row.target)
     row = set_row(row, lifted.clamp(row.target), limits)
     return replace(row, note=say("screen.laptop_beside"))
 

@@ -8,6 +8,7 @@ from math import radians, sin
 from typing import Literal
 
 from ..body import Body
+from ..language import msg, numeral
 from ..tolerances import ROUNDING, SAME_MM
 from ..words import say
 from .case import Case
@@ -34,17 +35,29 @@ class SeatAim:
 
 
 BY_DECISION = {
-    "hands": "The desk height is fixed, so the hands set the seat height and the feet are supported.",
-    "shared": "The desk is low and fixed: the seat goes down to the best compromise for hands and legs.",
+    "hands": msg(
+        "The desk height is fixed, so the hands set the seat height and the feet are supported."
+    ),
+    "shared": msg(
+        "The desk is low and fixed: the seat goes down to the best compromise for hands and legs."
+    ),
 }
 """Why a seat is not simply set to the legs."""
 
 
 def _by_the_legs(case: Case) -> str:
     slope = case.thigh_slope
-    thighs = f"falling to the knee by {slope:g}°" if slope else "level"
-    forward = f", lower legs {case.legs_forward:.0f}° forward" if case.legs_forward else ""
-    return f"Feet flat, thighs {thighs}{forward}."
+    thighs = (
+        msg("falling to the knee by {slope}°", slope=numeral(f"{slope:g}")) if slope else "level"
+    )
+    forward = (
+        msg(
+            ", lower legs {legs_forward}° forward", legs_forward=numeral(f"{case.legs_forward:.0f}")
+        )
+        if case.legs_forward
+        else ""
+    )
+    return msg("Feet flat, thighs {thighs}{forward}.", thighs=thighs, forward=forward)
 
 
 def hands_seat_terms(body: Body, case: Case, surface: float, elbow_deg: float) -> tuple[Term, ...]:
@@ -52,9 +65,10 @@ def hands_seat_terms(body: Body, case: Case, surface: float, elbow_deg: float) -
     return (
         Term(label="surface", value=surface),
         Term(label="keyboard", value=case.keyboard_thickness()),
-        Term(label="elbow height above the seat", value=-total(elbow_terms(body, case))),
+        Term(label=msg("elbow height above the seat"), value=-total(elbow_terms(body, case))),
         Term(
-            label=f"forearm at {elbow_deg:.0f}°", value=reach(body) * sin(radians(elbow_deg - 90))
+            label=msg("forearm at {elbow_deg}°", elbow_deg=numeral(f"{elbow_deg:.0f}")),
+            value=reach(body) * sin(radians(elbow_deg - 90)),
         ),
     )
 
@@ -85,7 +99,7 @@ def seat_row(
         extra = aim.height - total(legs_terms(case.body, case)) if aim is not None else 0.0
         if abs(extra) < SAME_MM:
             return legs
-        return (*legs, Term(label="towards the hands", value=extra))
+        return (*legs, Term(label=msg("towards the hands"), value=extra))
 
     def ends(target: float) -> tuple[float, float]:
         if decided_by != "legs" and fixed_surface is not None:
@@ -176,7 +190,7 @@ def footrest_row(case: Case, seat: float | None) -> FitRow:
         "footrest",
         "seated",
         source="house-relief",
-        why="With feet hanging, the seat edge presses under the thighs.",
+        why=msg("With feet hanging, the seat edge presses under the thighs."),
     )
 
     if case.seat_stays:
@@ -187,8 +201,8 @@ def footrest_row(case: Case, seat: float | None) -> FitRow:
     def terms(body: Body) -> Sequence[Term]:
         legs = total(legs_terms(body, case))
         if seat is None or seat - legs <= case.policy.flat_feet_margin + ROUNDING:
-            return (Term(label="feet reach the floor", value=0.0),)
-        return Term(label="seat", value=seat), Term(label="seat for the legs", value=-legs)
+            return (Term(label=msg("feet reach the floor"), value=0.0),)
+        return Term(label="seat", value=seat), Term(label=msg("seat for the legs"), value=-legs)
 
     def ends(target: float) -> tuple[float, float]:
         margin = case.policy.flat_feet_margin

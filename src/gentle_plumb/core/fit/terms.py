@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+from ..language import joined
 from ..units import LengthUnit, format_length
 
 
@@ -44,7 +45,7 @@ def terms_parts(terms: Sequence[Term], unit: LengthUnit = "mm") -> tuple[str, st
             parts.append(text if step >= 0 else f"−{text}")
         else:
             parts.append(f"{'+' if step >= 0 else '−'} {text}")
-    return format_length(shown * grain, unit), " ".join(parts)
+    return format_length(shown * grain, unit), joined(" ", parts)
 
 
 def terms_text(terms: Sequence[Term], unit: LengthUnit = "mm") -> str:

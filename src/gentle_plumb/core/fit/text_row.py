@@ -7,6 +7,7 @@ from math import ceil, radians, tan
 
 from ..body import Body
 from ..errors import MissingInput
+from ..language import msg, numeral
 from ..tolerances import ROUNDING
 from .case import Case
 from .result import FitRow
@@ -35,23 +36,28 @@ def scale_row(case: Case, distance: float | None) -> FitRow:
         "scale",
         "seated",
         source="house-text",
-        why="Enlarge text rather than lean: capitals should be 20 arc minutes high.",
+        why=msg("Enlarge text rather than lean: capitals should be 20 arc minutes high."),
     )
 
     def raw() -> float:
         if distance is None:
-            raise MissingInput("distance", "The eye distance is not known yet.")
+            raise MissingInput("distance", msg("The eye distance is not known yet."))
         if screen.width is None or screen.pixels_across is None:
-            raise MissingInput("pixels", "The screen’s size and pixels across are not recorded.")
+            raise MissingInput(
+                "pixels", msg("The screen’s size and pixels across are not recorded.")
+            )
         return 100 * capital_mm(distance) / (CAPITAL_PX * screen.width / screen.pixels_across)
 
     def terms(_: Body) -> Sequence[Term]:
         needed = raw()
         step = max(100.0, ceil(needed / SCALE_STEP - ROUNDING) * SCALE_STEP)
-        capital = f"for capitals of {capital_mm(distance or 0.0):.1f} mm"
+        capital = msg(
+            "for capitals of {capital_mm} mm",
+            capital_mm=numeral(f"{capital_mm(distance or 0.0):.1f}"),
+        )
         return (
             Term(label=capital, value=needed),
-            Term(label="to the next step", value=step - needed),
+            Term(label=msg("to the next step"), value=step - needed),
         )
 
     row = target_row(

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from ..catalogue import QUANTITIES
+from ..language import filled, msg
 from ..units import LengthUnit
 from ..words import say, say_amount, say_degrees, say_joint
 from .joints import Joint
@@ -12,11 +13,11 @@ PIECES = {
     **{quantity.key: quantity.piece for quantity in QUANTITIES.values()},
     "chair": "chair",
     "desk": "desk",
-    "screen": "screen mount",
+    "screen": msg("screen mount"),
     "laptop": "laptop",
     "keyboard": "keyboard",
-    "feet": "foot support",
-    "mouse_shelf": "mouse shelf",
+    "feet": msg("foot support"),
+    "mouse_shelf": msg("mouse shelf"),
 }
 """Pieces in words, by the key of what they carry or their own."""
 
@@ -38,7 +39,11 @@ def limit_text(limit: Limit, unit: LengthUnit = "mm") -> str:
         piece=PIECES.get(limit.piece, limit.piece),
         at=say_amount(quantity, limit.at, unit),
         apart=apart,
-        side=f"{apart} {quantity.under if limit.short > 0 else quantity.over} its target",
+        side=msg(
+            "{apart} {under} its target",
+            apart=apart,
+            under=quantity.under if limit.short > 0 else quantity.over,
+        ),
     )
 
 
@@ -46,11 +51,16 @@ def cost_of(joint: Joint) -> Cost | None:
     """What a joint pays, in degrees; None where it can't be told."""
     if joint.angle is None or joint.excess_deg is None:
         return None
-    band = f"{say_degrees(joint.low)} to {say_degrees(joint.high)}"
+    band = msg("{low} to {high}", low=say_degrees(joint.low), high=say_degrees(joint.high))
     where = (
-        f"in range ({band})"
+        msg("in range ({band})", band=band)
         if joint.excess_deg == 0
-        else f"{say_degrees(abs(joint.excess_deg), 1)} {'over' if joint.excess_deg > 0 else 'under'} its range ({band})"
+        else msg(
+            "{abs} {what} its range ({band})",
+            abs=say_degrees(abs(joint.excess_deg), 1),
+            what="over" if joint.excess_deg > 0 else "under",
+            band=band,
+        )
     )
     return Cost(
         joint=joint.joint,
@@ -58,5 +68,5 @@ def cost_of(joint: Joint) -> Cost | None:
         low=joint.low,
         high=joint.high,
         excess_deg=joint.excess_deg,
-        text=f"{say_joint(joint.joint, joint.angle, 1)}: {where}",
+        text=filled("{joint}: {where}", joint=say_joint(joint.joint, joint.angle, 1), where=where),
     )

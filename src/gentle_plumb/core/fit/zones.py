@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from ..choices import Hand
+from ..language import msg, numeral
 from .case import Case
 
 NEAR_MM = 380.0
@@ -48,21 +49,27 @@ def phone_zone(case: Case) -> Zone | None:
         return None
     conflict = None
     if by_writing and by_mouse and by_writing != by_mouse:
-        conflict = (
-            f"Writing hand {writing}, mouse hand {mouse}: the non-writing side is {by_writing}, "
-            f"opposite the mouse is {by_mouse}. Taken: {side}."
+        conflict = msg(
+            "Writing hand {writing}, mouse hand {mouse}: the non-writing side is {by_writing}, opposite the mouse is {by_mouse}. Taken: {side}.",
+            writing=writing,
+            mouse=mouse,
+            by_writing=by_writing,
+            by_mouse=by_mouse,
+            side=side,
         )
     why = (
-        "Leaves the writing hand free."
+        msg("Leaves the writing hand free.")
         if side == by_writing
-        else "The mouse hand stays on the mouse."
+        else msg("The mouse hand stays on the mouse.")
     )
     if case.hours["calls"] > HEADSET_H:
-        why += f" Over {HEADSET_H:g} h of calls a day: a headset."
+        why += msg(
+            " Over {headset_h} h of calls a day: a headset.", headset_h=numeral(f"{HEADSET_H:g}")
+        )
     sign = 1 if side == "right" else -1
     return Zone(
         id="phone",
-        label="Phone",
+        label=msg("Phone"),
         side=side,
         x=sign * NEAR_MM * 0.95,
         y=NEAR_MM * 0.8,
@@ -78,13 +85,14 @@ def paper_zones(case: Case) -> tuple[Zone, ...]:
         zones.append(
             Zone(
                 id="paper",
-                label="Paper",
+                label=msg("Paper"),
                 side="middle",
                 x=0.0,
                 y=NEAR_MM + 190,
                 source="house-paper",
-                why="Between keyboard and screen, sloped, so the head moves down rather than sideways. Or "
-                "beside the screen at its height and distance.",
+                why=msg(
+                    "Between keyboard and screen, sloped, so the head moves down rather than sideways. Or beside the screen at its height and distance."
+                ),
             )
         )
     if case.hours.get("writing", 0.0) >= OWN_PLACE_H and case.writing_hand:
@@ -93,13 +101,16 @@ def paper_zones(case: Case) -> tuple[Zone, ...]:
         zones.append(
             Zone(
                 id="writing",
-                label="Handwriting",
+                label=msg("Handwriting"),
                 side="right" if side == Hand.RIGHT else "left",
                 x=(1 if side == Hand.RIGHT else -1) * 520.0,
                 y=160.0,
                 source="house-paper",
-                why=f"A separate place, with the whole chair turned to it, {low:.0f} to {high:.0f} mm higher "
-                "than the keys.",
+                why=msg(
+                    "A separate place, with the whole chair turned to it, {low} to {high} mm higher than the keys.",
+                    low=numeral(f"{low:.0f}"),
+                    high=numeral(f"{high:.0f}"),
+                ),
             )
         )
     return tuple(zones)

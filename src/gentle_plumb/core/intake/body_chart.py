@@ -11,6 +11,7 @@ from dataclasses import dataclass, replace
 from typing import Literal
 
 from ..choices import Choice
+from ..language import Words, msg
 from ..tables import TableError, csv_table, entry
 
 View = Literal["front", "back"]
@@ -24,21 +25,21 @@ STRONGEST = 10
 class DiscomfortOften(Choice):
     """How often discomfort is there."""
 
-    NOW_AND_THEN = "now_and_then", "Now and then"
-    MOST_DAYS = "most_days", "Most days"
-    EVERY_DAY = "every_day", "Every day"
-    ALWAYS = "always", "All the time"
+    NOW_AND_THEN = "now_and_then", msg("Now and then")
+    MOST_DAYS = "most_days", msg("Most days")
+    EVERY_DAY = "every_day", msg("Every day")
+    ALWAYS = "always", msg("All the time")
 
 
 class DiscomfortKind(Choice):
     """What discomfort is like."""
 
-    ACHE = "ache", "Dull ache"
-    STIFF = "stiff", "Stiffness"
-    SHARP = "sharp", "Sharp"
-    BURNING = "burning", "Burning"
-    SHOOTING = "shooting", "Shooting"
-    TINGLING = "tingling", "Tingling or numb"
+    ACHE = "ache", msg("Dull ache")
+    STIFF = "stiff", msg("Stiffness")
+    SHARP = "sharp", msg("Sharp")
+    BURNING = "burning", msg("Burning")
+    SHOOTING = "shooting", msg("Shooting")
+    TINGLING = "tingling", msg("Tingling or numb")
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -47,7 +48,7 @@ class Region:
 
     id: str
     view: View
-    label: str
+    label: Words
     x: float
     y: float
     w: float
@@ -62,7 +63,7 @@ def _regions(line: dict[str, str]) -> tuple[Region, ...]:
     A line for both gives x of the client's right seen from the front, and of the left seen from behind, where the
     client's left is on the viewer's left.
     """
-    place = f"regions.csv: {line['id']}"
+    place = msg("regions.csv: {id}", id=line["id"])
     cells = {name: cell for name, cell in line.items() if name != "sides"}
     region = entry(Region, cells, place, {float: float})
     if line["sides"] == "one":

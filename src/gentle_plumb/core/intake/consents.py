@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ..language import Words
 from ..tables import entries_of
 
 
@@ -12,9 +13,9 @@ class Consent:
     """``effect`` is what withdrawing does, in the words of the question asked before it."""
 
     id: str
-    label: str
-    says: str
-    effect: str
+    label: Words
+    says: Words
+    effect: Words
 
 
 CONSENTS: dict[str, Consent] = entries_of(Consent, __package__, "consents.toml")

@@ -7,6 +7,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ..language import Words
 from ..tables import entry, toml_table
 from .limits import LIMITS, LimitId
 
@@ -29,13 +30,13 @@ class Figure:
 
     """
 
-    label: str
+    label: Words
     unit: str
     low: float
     high: float
     becomes: LimitId
-    says: str
-    at_work: str = ""
+    says: Words
+    at_work: Words = ""
 
 
 FIGURES: dict[LimitId, Figure] = {

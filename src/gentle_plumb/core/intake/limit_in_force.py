@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ..language import and_list, msg, or_list
 from .figures import FIGURES, says_of
 from .limits import LIMITS, Limit, LimitId
 
@@ -37,5 +38,10 @@ class LimitInForce:
     @property
     def reason(self) -> str:
         """The limit with its conditions and whom to ask, in one sentence each."""
-        ask = " or ".join(dict.fromkeys(self.ask))
-        return f"{self.says} {' and '.join(self.because)}: ask the {ask}."
+        ask = or_list(dict.fromkeys(self.ask))
+        return msg(
+            "{says} {because}: ask the {ask}.",
+            says=self.says,
+            because=and_list(self.because),
+            ask=ask,
+        )

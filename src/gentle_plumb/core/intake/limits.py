@@ -9,6 +9,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from enum import StrEnum
 
+from ..language import Words
 from ..tables import entries_of
 from .demands import Demand
 
@@ -64,8 +65,8 @@ class Limit:
     """
 
     id: LimitId
-    says: str
-    at_work: str = ""
+    says: Words
+    at_work: Words = ""
     of_the_day: bool = False
     bars: frozenset[Demand] = frozenset()
 

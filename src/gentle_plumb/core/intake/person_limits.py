@@ -10,6 +10,7 @@ from dataclasses import dataclass
 from functools import cached_property
 
 from ..choices import Hand
+from ..language import msg
 from .demands import Demand
 from .figures import FIGURES
 from .limit_in_force import LimitInForce
@@ -211,9 +212,9 @@ def person_limits(
             elif limit not in lifted:
                 hold(limit, care.label, care.ask, None)
     for label, minutes in (answered or {}).items():
-        hold(LimitId.SHORT_STANDING, label, "clinician who answered", minutes)
+        hold(LimitId.SHORT_STANDING, label, msg("clinician who answered"), minutes)
     for limit, figure in (joints or {}).items():
-        hold(limit, "Limit of a joint", "treating clinician", figure)
+        hold(limit, msg("Limit of a joint"), msg("treating clinician"), figure)
     return PersonLimits(
         in_force=tuple(
             LimitInForce(

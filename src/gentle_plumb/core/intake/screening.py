@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Literal
 
+from ..language import Words, msg
 from ..tables import entries_of
 from .limits import LimitId
 
@@ -14,7 +15,7 @@ class Precaution:
     """One condition: ``limits`` are what it puts in force, ``ask`` who has the word on each."""
 
     id: str
-    label: str
+    label: Words
     limits: tuple[LimitId, ...]
     ask: str
 
@@ -26,9 +27,9 @@ PRECAUTIONS: dict[str, Precaution] = entries_of(Precaution, __package__, "precau
 Urgency = Literal["urgent", "same_day", "clinician"]
 
 URGENCY: dict[Urgency, str] = {
-    "urgent": "Stop: urgent medical care",
-    "same_day": "Seen by a clinician the same day",
-    "clinician": "Refer first",
+    "urgent": msg("Stop: urgent medical care"),
+    "same_day": msg("Seen by a clinician the same day"),
+    "clinician": msg("Refer first"),
 }
 
 
@@ -42,7 +43,7 @@ class RedFlag:
 
     id: str
     urgency: Urgency
-    label: str
+    label: Words
     holds: tuple[str, ...] | Literal["felt", "all"] = "all"
 
 

@@ -3,17 +3,18 @@
 from __future__ import annotations
 
 from ..choices import Choice
+from ..language import msg
 from .demands import Demand
 
 
 class OperatedPart(Choice):
     """What was operated on."""
 
-    NECK = "neck", "Neck or head"
-    TRUNK = "trunk", "Back, chest or abdomen"
-    ARM = "arm", "Shoulder or arm"
-    HAND = "hand", "Wrist or hand"
-    LEG = "leg", "Hip, leg or foot"
+    NECK = "neck", msg("Neck or head")
+    TRUNK = "trunk", msg("Back, chest or abdomen")
+    ARM = "arm", msg("Shoulder or arm")
+    HAND = "hand", msg("Wrist or hand")
+    LEG = "leg", msg("Hip, leg or foot")
 
 
 PART_BARS: dict[OperatedPart, frozenset[Demand]] = {

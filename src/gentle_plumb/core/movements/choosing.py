@@ -10,6 +10,7 @@ from dataclasses import dataclass
 from itertools import pairwise
 
 from ..intake import LimitInForce, PersonLimits
+from ..language import msg
 from ..pace import Spell
 from .library import LIBRARY, SHIFTS
 from .movement import Movement
@@ -64,7 +65,7 @@ GENERAL = ("walk_for_water", "lean_sideways", "shoulder_rolls", "ankle_pumps", "
 """What fills up where hardly anything hurts or is loaded, in this order. Source: house-movements."""
 ARMS = frozenset({"shoulder", "wrist"})
 """Regions that carry the body in a push-up off the seat: left out where they hurt."""
-RELIEF = "Takes the weight off the seat, for somebody who sits all day."
+RELIEF = msg("Takes the weight off the seat, for somebody who sits all day.")
 LEAST = 3
 """A programme has at least so many where limits leave them. House value."""
 
@@ -102,7 +103,7 @@ def choose_movements(
             left_out.append(LeftOut(movement=movement, limit=barred))
         elif movement.id not in SHIFTS or not person.walks or movement.id in own:
             able[movement.id] = movement
-    chosen: dict[str, str] = {id: "Your choice." for id in own if id in able}
+    chosen: dict[str, str] = {id: msg("Your choice.") for id in own if id in able}
     if not person.walks:  # pressure relief comes first for somebody who sits all day
         sore = {need.region for need in needs if need.strength > 0} & ARMS
         chosen |= {
@@ -122,7 +123,7 @@ def choose_movements(
                 chosen.setdefault(fits[rank].id, need.why)
     for id in GENERAL:
         if len(chosen) < LEAST and id in able and id not in without:
-            chosen.setdefault(id, "For everybody who sits.")
+            chosen.setdefault(id, msg("For everybody who sits."))
     hold = person.longest_hold
     return Programme(
         chosen=tuple(

@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from ..intake import Demand
+from ..language import Words
 
 Start = Literal["seated", "standing"]
 View = Literal["side", "front", "hand"]
@@ -34,7 +35,7 @@ class Posed:
     0 to 1. ``says`` is the moment in a few words.
     """
 
-    says: str
+    says: Words
     trunk: float = 0.0
     head: float = 0.0
     chin: float = 0.0
@@ -82,12 +83,12 @@ class Movement:
     """
 
     id: str
-    label: str
+    label: Words
     regions: tuple[str, ...]
     start: Start
-    steps: tuple[str, ...]
-    felt: str
-    never: str
+    steps: tuple[Words, ...]
+    felt: Words
+    never: Words
     view: View
     poses: tuple[Posed, ...]
     hold_s: float = 0.0

@@ -13,6 +13,7 @@ from typing import Literal
 from ..catalogue import MechanismId
 from ..choices import Choice
 from ..intake import Demand
+from ..language import Words, msg
 
 At = Literal["head", "eye", "ear", "shoulder", "elbow", "hand", "back", "hip", "knee", "ankle"]
 Posture = Literal["seated", "standing", "either"]
@@ -22,17 +23,17 @@ Moves = tuple[tuple[str, int, str], ...]
 class HabitOften(Choice):
     """How often a habit is there."""
 
-    NOW_AND_THEN = "now_and_then", "Now and then"
-    OFTEN = "often", "Often"
-    NEARLY_ALWAYS = "nearly_always", "Nearly always"
+    NOW_AND_THEN = "now_and_then", msg("Now and then")
+    OFTEN = "often", msg("Often")
+    NEARLY_ALWAYS = "nearly_always", msg("Nearly always")
 
 
 class HabitSide(Choice):
     """On which side a habit is seen."""
 
-    LEFT = "left", "Left"
-    RIGHT = "right", "Right"
-    BOTH = "both", "Both"
+    LEFT = "left", msg("Left")
+    RIGHT = "right", msg("Right")
+    BOTH = "both", msg("Both")
 
 
 SHARE: dict[HabitOften, float] = {
@@ -54,14 +55,14 @@ class Habit:
 
     id: str
     mechanism: MechanismId
-    label: str
+    label: Words
     at: At
     posture: Posture
     joint: str
     region: str
     deg: float
-    why: str
-    advice: str
+    why: Words
+    advice: Words
     sided: bool = False
     moves: Moves = ()
     asks: frozenset[Demand] = frozenset()
@@ -69,12 +70,12 @@ class Habit:
 
 
 GOOD: dict[str, str] = {
-    "sits_back": "Sits right back against the backrest",
-    "feet_down": "Both feet supported",
-    "changes": "Changes position often",
-    "gets_up": "Takes a short break at least every hour",
-    "light_touch": "Light touch on keys and mouse",
-    "arm_moves": "Moves the mouse from the elbow and shoulder",
-    "looks_away": "Looks into the distance now and then",
+    "sits_back": msg("Sits right back against the backrest"),
+    "feet_down": msg("Both feet supported"),
+    "changes": msg("Changes position often"),
+    "gets_up": msg("Takes a short break at least every hour"),
+    "light_touch": msg("Light touch on keys and mouse"),
+    "arm_moves": msg("Moves the mouse from the elbow and shoulder"),
+    "looks_away": msg("Looks into the distance now and then"),
 }
 """What is done well already, and is worth keeping. Source: house-habits."""

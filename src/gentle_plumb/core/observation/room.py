@@ -4,12 +4,13 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ..language import Words, msg
 from ..tables import csv_table, entry
 
 LIGHT_TASKS: dict[str, tuple[str, float, float]] = {
-    "screen": ("Screen work", 300.0, 750.0),
-    "paper": ("Screen and paper", 500.0, 1000.0),
-    "fine": ("Fine print and charts", 750.0, 1500.0),
+    "screen": (msg("Screen work"), 300.0, 750.0),
+    "paper": (msg("Screen and paper"), 500.0, 1000.0),
+    "fine": (msg("Fine print and charts"), 750.0, 1500.0),
 }
 """Light on the desk in lux: name, least, most. Source: house-light."""
 
@@ -23,12 +24,12 @@ class RoomItem:
     """
 
     id: str
-    group: str
-    label: str
-    right: str
-    failing: str
-    why: str
-    advice: str
+    group: Words
+    label: Words
+    right: Words
+    failing: Words
+    why: Words
+    advice: Words
     safety: bool = False
     wheelchair: bool = False
 

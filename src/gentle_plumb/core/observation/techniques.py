@@ -10,6 +10,7 @@ from dataclasses import dataclass
 
 from ..catalogue import MechanismId
 from ..intake import Demand, PersonLimits
+from ..language import Words
 from ..tables import entries_of
 
 WORTH_SAYING_H = 2.0
@@ -24,7 +25,7 @@ class Technique:
     """
 
     id: str
-    text: str
+    text: Words
     tasks: tuple[str, ...]
     mechanism: MechanismId
     asks: frozenset[Demand] = frozenset()

@@ -12,6 +12,7 @@ from typing import Any, Literal
 
 from ..catalogue import TASKS
 from ..intake import PRECAUTIONS, RED_FLAGS, REGIONS
+from ..language import msg
 from ..observation import ROOM
 from ..record import Field, Value, fields
 
@@ -42,21 +43,21 @@ LENGTHS = (
 )
 """What a client can measure at home with a tape, a wall and a second person. Source: house-own-lengths."""
 STATION: dict[str, str] = {
-    "feet": "Both feet flat when sitting back",
-    "thighs": "Room over the thighs",
-    "back": "Lower back touches the backrest",
-    "shoulders": "Shoulders loose, elbows by the side",
-    "wrists": "Wrists straight on the keys",
-    "mouse": "Mouse beside the keys, at their height",
-    "screen_front": "Screen straight in front",
-    "screen_top": "Top line at or below the eyes",
-    "screen_far": "Screen about an arm’s length away",
-    "text": "Text read without leaning forward",
-    "laptop": "Laptop only with separate keys, or less than an hour",
-    "phone": "Phone never held with the shoulder",
-    "breaks": "Up from the chair at least once an hour",
-    "chair_moves": "Chair’s height can be changed",
-    "desk_moves": "Desk’s height can be changed",
+    "feet": msg("Both feet flat when sitting back"),
+    "thighs": msg("Room over the thighs"),
+    "back": msg("Lower back touches the backrest"),
+    "shoulders": msg("Shoulders loose, elbows by the side"),
+    "wrists": msg("Wrists straight on the keys"),
+    "mouse": msg("Mouse beside the keys, at their height"),
+    "screen_front": msg("Screen straight in front"),
+    "screen_top": msg("Top line at or below the eyes"),
+    "screen_far": msg("Screen about an arm’s length away"),
+    "text": msg("Text read without leaning forward"),
+    "laptop": msg("Laptop only with separate keys, or less than an hour"),
+    "phone": msg("Phone never held with the shoulder"),
+    "breaks": msg("Up from the chair at least once an hour"),
+    "chair_moves": msg("Chair’s height can be changed"),
+    "desk_moves": msg("Desk’s height can be changed"),
 }
 """What a client is asked of their workstation, as a practitioner reads it; yes is in order. Source: house-self-check."""
 WHEELCHAIR = "care.wheelchair"
@@ -106,15 +107,15 @@ class Question:
 
 
 WORDS = {
-    "yes": "Yes",
-    "no": "No",
-    "unsure": "Not sure",
-    "most_days": "Most days",
-    "some_days": "Some days",
-    "hardly": "Hardly ever",
-    "still": "Still there",
-    "gone": "Gone",
-    "replaced": "Replaced by the permanent item",
+    "yes": msg("Yes"),
+    "no": msg("No"),
+    "unsure": msg("Not sure"),
+    "most_days": msg("Most days"),
+    "some_days": msg("Some days"),
+    "hardly": msg("Hardly ever"),
+    "still": msg("Still there"),
+    "gone": msg("Gone"),
+    "replaced": msg("Replaced by the permanent item"),
 }
 YES_NO = ("yes", "no")
 SURE = ("yes", "no", "unsure")
@@ -164,7 +165,12 @@ def _felt(regions: Sequence[str]) -> list[Question]:
         for id in regions
         for question in (
             about(f"felt.{id}", "felt", felt[id].strength, REGIONS[id].label),
-            about(f"felt_often.{id}", "felt", felt[id].often, f"{REGIONS[id].label}: how often"),
+            about(
+                f"felt_often.{id}",
+                "felt",
+                felt[id].often,
+                msg("{label}: how often", label=REGIONS[id].label),
+            ),
         )
     ]
 
@@ -181,7 +187,7 @@ def questions_before() -> list[Question]:
             about(f"care.{id}", "conditions", care[id].there, PRECAUTIONS[id].label)
             for id in PRECAUTIONS
         ),
-        _choice("care_none", "conditions", "None of these conditions", YES_NO),
+        _choice("care_none", "conditions", msg("None of these conditions"), YES_NO),
         *(about(f"hours.{id}", "work", ask.hours[id]) for id in TASKS),
         about("writing_hand", "work", ask.writing_hand),
         about("mouse_hand", "work", ask.mouse_hand),
@@ -224,11 +230,11 @@ def questions_of_check(shown: Shown) -> list[Question]:
         *_signs(),
         *_felt(regions),
         *(
-            _choice(f"still.{key}", "still", f"{label}: still so", SURE)
+            _choice(f"still.{key}", "still", msg("{label}: still so", label=label), SURE)
             for key, label in shown.settings
         ),
         *(
-            about(f"tape.{key}", "still", TAPED[key], f"{label}, by own tape")
+            about(f"tape.{key}", "still", TAPED[key], msg("{label}, by own tape", label=label))
             for key, label in shown.settings
             if key in TAPED
         ),
@@ -236,8 +242,8 @@ def questions_of_check(shown: Shown) -> list[Question]:
             _choice(f"piece.{index}", "still", says, ("still", "replaced", "gone"))
             for index, says in enumerate(shown.temporary)
         ),
-        *((_choice("rhythm", "habits", "Pattern followed", OFTEN),) if shown.rhythm else ()),
-        *((_choice("moved", "habits", "Movements done", OFTEN),) if shown.movements else ()),
-        _choice("worse", "habits", "Anything worse since the change", YES_NO),
-        Question(id="word", section="habits", kind="words", says="In their own words"),
+        *((_choice("rhythm", "habits", msg("Pattern followed"), OFTEN),) if shown.rhythm else ()),
+        *((_choice("moved", "habits", msg("Movements done"), OFTEN),) if shown.movements else ()),
+        _choice("worse", "habits", msg("Anything worse since the change"), YES_NO),
+        Question(id="word", section="habits", kind="words", says=msg("In their own words")),
     ]

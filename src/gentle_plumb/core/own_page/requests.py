@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
+from ..language import msg
 from ..record import fields
 from .questions import Question, about
 
@@ -24,8 +25,10 @@ def questions_of_requests(asked: Sequence[tuple[str, str]]) -> list[Question]:
             for id, title in asked
             for question in (
                 about(f"request.{id}", "requests", of(id).done, title),
-                about(f"request_note.{id}", "requests", of(id).note, f"{title}: note"),
+                about(
+                    f"request_note.{id}", "requests", of(id).note, msg("{title}: note", title=title)
+                ),
             )
         ),
-        about("request_by", "requests", fields.report.requests_by, "Answered by"),
+        about("request_by", "requests", fields.report.requests_by, msg("Answered by")),
     ]

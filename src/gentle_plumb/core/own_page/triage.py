@@ -10,19 +10,20 @@ from dataclasses import dataclass
 from typing import Literal
 
 from ..intake import PRECAUTIONS, RED_FLAGS, REGIONS, URGENCY, DiscomfortOften, Urgency
+from ..language import msg
 from ..record import Value
 from .lengths import LengthDoubt
 from .questions import ROOM_ASKED, STATION
 
 Level = Literal["fine", "advice", "call", "visit", "clinician", "same_day", "stop"]
 LEVELS: dict[Level, str] = {
-    "fine": "No action needed",
-    "advice": "Written advice",
-    "call": "Call",
-    "visit": "Visit",
-    "clinician": "See a clinician first",
-    "same_day": "See a clinician today",
-    "stop": "Stop and seek care",
+    "fine": msg("No action needed"),
+    "advice": msg("Written advice"),
+    "call": msg("Call"),
+    "visit": msg("Visit"),
+    "clinician": msg("See a clinician first"),
+    "same_day": msg("See a clinician today"),
+    "stop": msg("Stop and seek care"),
 }
 """What comes of answers, the lightest first."""
 LEVEL_OF: dict[Urgency, Level] = {
@@ -104,7 +105,10 @@ def triage_requests(answers: Answers, asked: Sequence[str]) -> Verdict:
     if not waiting:
         return Verdict(level="fine", reasons=())
     reason = Reason(
-        rule="requests_open", level="advice", says="Not everything is done yet.", questions=waiting
+        rule="requests_open",
+        level="advice",
+        says=msg("Not everything is done yet."),
+        questions=waiting,
     )
     return Verdict(level="advice", reasons=(reason,))
 
@@ -130,7 +134,7 @@ def _signs(answers: Answers) -> Iterator[Reason]:
         yield Reason(
             rule="signs_open",
             level="call",
-            says="Not every warning sign was answered: please ask.",
+            says=msg("Not every warning sign was answered: please ask."),
             questions=silent,
         )
 
@@ -162,43 +166,63 @@ def _before(answers: Answers, doubts: Sequence[LengthDoubt]) -> Iterator[Reason]
     ]
     room = [f"room.{id}" for id in ROOM_ASKED if answers.get(f"room.{id}") == "wrong"]
     if strong:
-        yield _reason("strong", "visit", f"Discomfort of {STRONG} or more.", _named(strong))
+        yield _reason(
+            "strong", "visit", msg("Discomfort of {strong} or more.", strong=STRONG), _named(strong)
+        )
     if len(lasting) >= MANY_REGIONS:
         yield _reason(
             "lasting",
             "visit",
-            f"Discomfort of {MEDIUM} or more every day, in {MANY_REGIONS} regions or more.",
+            msg(
+                "Discomfort of {medium} or more every day, in {many_regions} regions or more.",
+                medium=MEDIUM,
+                many_regions=MANY_REGIONS,
+            ),
             (*_named(lasting), *(f"felt_often.{id}" for id in lasting)),
         )
     if answers.get("station.feet") == "no" and answers.get("station.desk_moves") == "no":
         yield _reason(
             "fixed",
             "visit",
-            "The feet are off the floor and the desk is fixed: equipment has to be tried.",
+            msg("The feet are off the floor and the desk is fixed: equipment has to be tried."),
             ("station.feet", "station.desk_moves"),
         )
     if cares and (felt or off):
-        yield _reason("cares", "visit", "A condition with limits, and something is off.", cares)
+        yield _reason(
+            "cares", "visit", msg("A condition with limits, and something is off."), cares
+        )
     elif cares:
-        yield _reason("cares_only", "call", "A condition with limits.", cares)
+        yield _reason("cares_only", "call", msg("A condition with limits."), cares)
     if medium:
-        yield _reason("medium", "call", f"Discomfort of {MEDIUM} to {STRONG - 1}.", _named(medium))
+        yield _reason(
+            "medium",
+            "call",
+            msg("Discomfort of {medium} to {strong}.", medium=MEDIUM, strong=STRONG - 1),
+            _named(medium),
+        )
     if len(off) >= MANY_OFF:
-        yield _reason("many_off", "call", f"{MANY_OFF} or more workstation problems.", off)
+        yield _reason(
+            "many_off",
+            "call",
+            msg("{many_off} or more workstation problems.", many_off=MANY_OFF),
+            off,
+        )
     if doubts:
         yield _reason(
             "lengths",
             "call",
-            "Measurements that don’t match: measure again before using them.",
+            msg("Measurements that don’t match: measure again before using them."),
             [f"{doubt.dimension}.first" for doubt in doubts],
         )
     if 0 < len(off) < MANY_OFF:
-        yield _reason("off", "advice", "Something to improve at the workstation.", off)
+        yield _reason("off", "advice", msg("Something to improve at the workstation."), off)
     if room:
-        yield _reason("room", "advice", "Something to improve in the room.", room)
+        yield _reason("room", "advice", msg("Something to improve in the room."), room)
     mild = [id for id, strength in felt.items() if strength < MEDIUM]
     if mild:
-        yield _reason("mild", "advice", f"Discomfort below {MEDIUM}.", _named(mild))
+        yield _reason(
+            "mild", "advice", msg("Discomfort below {medium}.", medium=MEDIUM), _named(mild)
+        )
 
 
 def _after(answers: Answers, before: Before) -> Iterator[Reason]:
@@ -217,31 +241,42 @@ def _after(answers: Answers, before: Before) -> Iterator[Reason]:
     ]
     habits = [id for id in ("rhythm", "moved") if answers.get(id) == "hardly"]
     if strong:
-        yield _reason("strong", "visit", f"Discomfort of {STRONG} or more.", _named(strong))
+        yield _reason(
+            "strong", "visit", msg("Discomfort of {strong} or more.", strong=STRONG), _named(strong)
+        )
     if risen:
         yield _reason(
             "risen",
             "visit",
-            f"Discomfort of {MEDIUM} or more, and {RISEN} or more above what it was.",
+            msg(
+                "Discomfort of {medium} or more, and {risen} or more above what it was.",
+                medium=MEDIUM,
+                risen=RISEN,
+            ),
             _named(risen),
         )
     if answers.get("worse") == "yes":
-        yield _reason("worse", "call", "Something is worse since the change.", ("worse",))
+        yield _reason("worse", "call", msg("Something is worse since the change."), ("worse",))
     if stays:
-        yield _reason("stays", "call", f"Discomfort of {MEDIUM} or more stays.", _named(stays))
+        yield _reason(
+            "stays",
+            "call",
+            msg("Discomfort of {medium} or more stays.", medium=MEDIUM),
+            _named(stays),
+        )
     if moved:
-        yield _reason("moved", "call", "Something is not as it was set.", moved)
+        yield _reason("moved", "call", msg("Something is not as it was set."), moved)
     gone = [id for id in pieces if answers[id] == "gone"]
     if gone:
-        yield _reason("gone", "call", "An item is gone and has not been replaced.", gone)
+        yield _reason("gone", "call", msg("An item is gone and has not been replaced."), gone)
     if unsure:
-        yield _reason("unsure", "advice", "Not sure whether it is as it was set.", unsure)
+        yield _reason("unsure", "advice", msg("Not sure whether it is as it was set."), unsure)
     still = [id for id in pieces if answers[id] == "still"]
     if still:
-        yield _reason("temporary", "advice", "A temporary item is still in use.", still)
+        yield _reason("temporary", "advice", msg("A temporary item is still in use."), still)
     if habits:
         yield _reason(
-            "habits", "advice", "The pattern or the movements are hardly followed.", habits
+            "habits", "advice", msg("The pattern or the movements are hardly followed."), habits
         )
 
 

@@ -10,6 +10,7 @@ from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
 
 from ..errors import ValueOutOfRange
+from ..language import msg, numeral
 from .filling import with_tasks
 from .rhythms import Pattern, Posture
 from .spell import Fixed, Spell, clock
@@ -83,8 +84,12 @@ def lay_day(asked: DayRequest) -> tuple[Spell, ...]:
             low=0,
             high=LONGEST_DAY_MIN - (end - asked.start),
             unit="",
-            message=f"Start: from {clock(asked.start)} the day of {asked.work / 60:g} h would end after "
-            f"midnight; {clock(LONGEST_DAY_MIN - (end - asked.start))} is the latest.",
+            message=msg(
+                "Start: from {start} the day of {work} h would end after midnight; {longest_day_min} is the latest.",
+                start=clock(asked.start),
+                work=numeral(f"{asked.work / 60:g}"),
+                longest_day_min=clock(LONGEST_DAY_MIN - (end - asked.start)),
+            ),
         )
     spells: list[Spell] = []
     index = asked.start

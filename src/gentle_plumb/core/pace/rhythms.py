@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from ..intake import LimitId, PersonLimits
+from ..language import Words, joined, msg
 from ..tables import entries_of
 
 Posture = Literal["sit", "stand", "move"]
@@ -21,14 +22,14 @@ class Rhythm:
     """
 
     id: str
-    label: str
-    says: str
+    label: Words
+    says: Words
     pattern: Pattern
     micro_every: int = 0
     sits_else: bool = False
-    says_sitting: str = ""
-    label_seated: str = ""
-    says_seated: str = ""
+    says_sitting: Words = ""
+    label_seated: Words = ""
+    says_seated: Words = ""
 
     @property
     def longest_stand(self) -> int:
@@ -60,7 +61,7 @@ class Rhythm:
             if barred is not None:
                 return barred.reason
             if not desk_stands:
-                return "Needs a desk that reaches standing height, or somewhere else to stand."
+                return msg("Needs a desk that reaches standing height, or somewhere else to stand.")
         longest, hourly = person.longest_stand, person.standing_an_hour
         too_long = longest is not None and self.longest_stand > longest
         if self.longest_stand and (too_long or (hourly and self.standing_an_hour > hourly)):
@@ -92,12 +93,14 @@ Source: house-rhythm.
 
 def own_rhythm(sit: int, stand: int, move: int) -> Rhythm:
     """Return the rhythm of somebody's own numbers, minutes."""
-    parts = [f"{sit} sit"] + [f"{n} {word}" for n, word in ((stand, "stand"), (move, "move")) if n]
+    parts = [msg("{sit} sit", sit=sit)] + [
+        f"{n} {word}" for n, word in ((stand, "stand"), (move, "move")) if n
+    ]
     return Rhythm(
         id=OWN,
-        label=" · ".join(parts),
+        label=joined(" · ", parts),
         pattern=_cycle(sit, stand, move) or (("sit", 30),),
-        says="Your own numbers.",
+        says=msg("Your own numbers."),
         sits_else=True,
     )
 

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ..language import filled, numeral
 from .rhythms import Posture
 
 
@@ -60,4 +61,6 @@ def clock(minutes: int) -> str:
     ('9:05', '24:00')
 
     """
-    return f"{minutes // 60}:{minutes % 60:02d}"
+    return filled(
+        "{minutes}:{minutes2}", minutes=minutes // 60, minutes2=numeral(f"{minutes % 60:02d}")
+    )

@@ -6,24 +6,25 @@ from dataclasses import dataclass
 
 from ..catalogue import TASKS
 from ..choices import Choice
+from ..language import msg
 
 
 class TaskPosture(Choice):
     """How a task is done over the day."""
 
-    SIT = "sit", "Sitting"
-    STAND = "stand", "Standing"
-    EITHER = "either", "Either"
-    MOVE = "move", "Moving"
+    SIT = "sit", msg("Sitting")
+    STAND = "stand", msg("Standing")
+    EITHER = "either", msg("Either")
+    MOVE = "move", msg("Moving")
 
 
 class Elsewhere(Choice):
     """Where one can stand or walk at work although the desk does not rise."""
 
-    NO = "no", "Nowhere"
-    COUNTER = "counter", "At a counter or worktop"
-    PHONE = "phone", "Walking on the phone"
-    BOTH = "both", "Both"
+    NO = "no", msg("Nowhere")
+    COUNTER = "counter", msg("At a counter or worktop")
+    PHONE = "phone", msg("Walking on the phone")
+    BOTH = "both", msg("Both")
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -37,24 +38,28 @@ class TaskHabit:
 
 USUAL: dict[str, TaskHabit] = {
     "typing": TaskHabit(
-        posture=TaskPosture.EITHER, reason="Routine typing goes either way.", laptop="low"
+        posture=TaskPosture.EITHER, reason=msg("Routine typing goes either way."), laptop="low"
     ),
     "mouse": TaskHabit(
-        posture=TaskPosture.SIT, reason="A precise hand is steadier sitting.", laptop="low"
+        posture=TaskPosture.SIT, reason=msg("A precise hand is steadier sitting."), laptop="low"
     ),
     "reading": TaskHabit(
-        posture=TaskPosture.EITHER, reason="Light reading goes standing.", laptop="raised"
+        posture=TaskPosture.EITHER, reason=msg("Light reading goes standing."), laptop="raised"
     ),
-    "paper": TaskHabit(posture=TaskPosture.EITHER, reason="Sorting and reading go standing."),
-    "writing": TaskHabit(posture=TaskPosture.SIT, reason="Handwriting needs a rest for the arm."),
+    "paper": TaskHabit(posture=TaskPosture.EITHER, reason=msg("Sorting and reading go standing.")),
+    "writing": TaskHabit(
+        posture=TaskPosture.SIT, reason=msg("Handwriting needs a rest for the arm.")
+    ),
     "calls": TaskHabit(
-        posture=TaskPosture.STAND, reason="A call needs neither keys nor mouse.", laptop="raised"
+        posture=TaskPosture.STAND,
+        reason=msg("A call needs neither keys nor mouse."),
+        laptop="raised",
     ),
     "meetings": TaskHabit(
-        posture=TaskPosture.EITHER, reason="Mostly listening and speaking.", laptop="raised"
+        posture=TaskPosture.EITHER, reason=msg("Mostly listening and speaking."), laptop="raised"
     ),
     "thinking": TaskHabit(
-        posture=TaskPosture.SIT, reason="Demanding thought comes easier sitting.", laptop="low"
+        posture=TaskPosture.SIT, reason=msg("Demanding thought comes easier sitting."), laptop="low"
     ),
 }
 """The usual posture of every task."""
@@ -89,13 +94,13 @@ def task_day(
     usual = USUAL[id]
     posture, reason = chosen or usual.posture, usual.reason
     if chosen is None and not stands and posture != TaskPosture.SIT:
-        posture, reason = TaskPosture.SIT, "Nothing is planned standing here."
+        posture, reason = TaskPosture.SIT, msg("Nothing is planned standing here.")
     return TaskDay(
         id=id,
         label=TASKS[id],
         minutes=round(hours * 60),
         posture=posture,
-        reason="Your choice." if chosen is not None else reason,
+        reason=msg("Your choice.") if chosen is not None else reason,
         own=chosen is not None,
         laptop=usual.laptop if laptop else "",
     )

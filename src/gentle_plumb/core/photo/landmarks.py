@@ -10,11 +10,12 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Literal
 
+from ..language import Words, joined, msg
 from ..tables import csv_table, entry
 
 View = Literal["side", "rear"]
 Taken = Literal["before", "after"]
-VIEWS: dict[View, str] = {"side": "From the side", "rear": "From behind"}
+VIEWS: dict[View, str] = {"side": msg("From the side"), "rear": msg("From behind")}
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -22,8 +23,8 @@ class Landmark:
     """One point: what it is called, where it is put, in which views it is asked; ``depth`` towards the camera, mm."""
 
     id: str
-    label: str
-    where: str
+    label: Words
+    where: Words
     views: tuple[View, ...] = ("side",)
     depth: float = 0.0
 
@@ -32,7 +33,7 @@ def _views(cell: str) -> tuple[str, ...]:
     """Return the views named in a cell, with spaces between them; raises ValueError for another one."""
     views = tuple(cell.split())
     if not set(views) <= VIEWS.keys():
-        raise ValueError(f"the views are {', '.join(VIEWS)}")
+        raise ValueError(msg("the views are {views}", views=joined(", ", VIEWS)))
     return views
 
 

@@ -17,6 +17,7 @@ from dataclasses import dataclass
 from math import atan2, degrees, hypot
 from typing import Literal
 
+from ..language import msg
 from .landmarks import View
 
 Point = tuple[float, float]
@@ -121,58 +122,79 @@ def _ahead(of: Point, what: Point) -> float:
 
 
 MEASURES: tuple[Measure, ...] = (
-    _side("ear_shoulder", "Ear forward of the shoulder", "mm", "shoulder ear", _ahead),
-    _side("shoulder_hip", "Shoulder ahead of the hip", "mm", "hip shoulder", _ahead),
-    _side("hip_ankle", "Hip ahead of the ankle", "mm", "ankle hip", _ahead, standing_only=True),
-    _side("neck", "Neck angle", "deg", "c7 ear", from_plumb, joint="neck"),
-    _side("trunk", "Trunk lean", "deg", "hip shoulder", from_plumb, joint="trunk"),
-    _side("elbow", "Elbow", "deg", "shoulder elbow wrist", included, joint="elbow", plumb=False),
+    _side("ear_shoulder", msg("Ear forward of the shoulder"), "mm", msg("shoulder ear"), _ahead),
+    _side("shoulder_hip", msg("Shoulder ahead of the hip"), "mm", msg("hip shoulder"), _ahead),
+    _side(
+        "hip_ankle",
+        msg("Hip ahead of the ankle"),
+        "mm",
+        msg("ankle hip"),
+        _ahead,
+        standing_only=True,
+    ),
+    _side("neck", msg("Neck angle"), "deg", msg("c7 ear"), from_plumb, joint="neck"),
+    _side("trunk", msg("Trunk lean"), "deg", msg("hip shoulder"), from_plumb, joint="trunk"),
+    _side(
+        "elbow",
+        msg("Elbow"),
+        "deg",
+        msg("shoulder elbow wrist"),
+        included,
+        joint="elbow",
+        plumb=False,
+    ),
     _side(
         "wrist",
-        "Wrist extended",
+        msg("Wrist extended"),
         "deg",
-        "elbow wrist knuckle",
+        msg("elbow wrist knuckle"),
         bent_back,
         joint="wrist",
         plumb=False,
     ),
-    _side("hip", "Hip", "deg", "shoulder hip knee", included, joint="hip", plumb=False),
-    _side("knee", "Knee", "deg", "hip knee ankle", included, joint="knee", plumb=False),
-    _side("gaze_top", "Gaze angle to top of screen", "deg", "eye screen_top", from_level),
-    _side("gaze_bottom", "Gaze angle to bottom of screen", "deg", "eye screen_bottom", from_level),
+    _side("hip", msg("Hip"), "deg", msg("shoulder hip knee"), included, joint="hip", plumb=False),
+    _side("knee", msg("Knee"), "deg", msg("hip knee ankle"), included, joint="knee", plumb=False),
+    _side("gaze_top", msg("Gaze angle to top of screen"), "deg", msg("eye screen_top"), from_level),
+    _side(
+        "gaze_bottom",
+        msg("Gaze angle to bottom of screen"),
+        "deg",
+        msg("eye screen_bottom"),
+        from_level,
+    ),
     _rear(
         "shoulder_line",
-        "Right shoulder lower",
+        msg("Right shoulder lower"),
         "deg",
-        "shoulder_left shoulder_right",
+        msg("shoulder_left shoulder_right"),
         lambda left, right: -from_level(left, right),
     ),
     _rear(
         "hip_line",
-        "Right hip lower",
+        msg("Right hip lower"),
         "deg",
-        "hip_left hip_right",
+        msg("hip_left hip_right"),
         lambda left, right: -from_level(left, right),
     ),
     _rear(
         "lean",
-        "Neck to the right of the hips",
+        msg("Neck to the right of the hips"),
         "mm",
-        "c7 hip_left hip_right",
+        msg("c7 hip_left hip_right"),
         lambda c7, left, right: c7[0] - (left[0] + right[0]) / 2,
     ),
     _rear(
         "arm_left",
-        "Left upper arm outwards",
+        msg("Left upper arm outwards"),
         "deg",
-        "shoulder_left elbow_left",
+        msg("shoulder_left elbow_left"),
         lambda shoulder, elbow: from_plumb(elbow, shoulder),
     ),
     _rear(
         "arm_right",
-        "Right upper arm out to the side",
+        msg("Right upper arm out to the side"),
         "deg",
-        "shoulder_right elbow_right",
+        msg("shoulder_right elbow_right"),
         lambda shoulder, elbow: -from_plumb(elbow, shoulder),
     ),
 )

@@ -19,6 +19,7 @@ from dataclasses import dataclass
 from math import hypot
 from typing import Literal
 
+from ..language import joined, msg
 from .landmarks import LANDMARKS
 from .measures import MEASURES, Measure
 from .photo import (
@@ -102,9 +103,9 @@ def _read(photo: Photo, measure: Measure, facing: int, distance: float | None) -
 
     missing = [LANDMARKS[name].label.lower() for name in measure.points if name not in photo.points]
     if missing:
-        return bare(f"Not placed: {', '.join(missing)}.")
+        return bare(msg("Not placed: {missing}.", missing=joined(", ", missing)))
     if measure.unit == "mm" and scale_of(photo) is None:
-        return bare("No scale: mark both ends of a known length.")
+        return bare(msg("No scale: mark both ends of a known length."))
     eye = Camera(photo, facing=facing, distance=distance)
     all_values = eye.all(photo, measure.points)
     value = measure.read(all_values)
@@ -189,7 +190,7 @@ def read_photo(photo: Photo) -> PhotoReading:
                 unit=measure.unit,
                 joint=measure.joint,
                 value=None,
-                reason="Direction of view unknown: mark eye and ear.",
+                reason=msg("Direction of view unknown: mark eye and ear."),
             )
             for measure in chosen
         )

@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from math import asin, degrees
 from typing import Literal
 
+from ..language import msg, numeral
 from .landmarks import LANDMARKS
 from .photo import ASKEW_DEG, NEAREST_MM, Camera, Photo, scale_of, tip_of
 
@@ -40,8 +41,9 @@ def warnings_of(photo: Photo, facing: int | None, distance: float | None) -> tup
             Warn(
                 id="tipped",
                 state="off",
-                text="The vertical reference isn’t vertical: mark the top and the foot of something "
-                "upright, such as a door frame.",
+                text=msg(
+                    "The vertical reference isn’t vertical: mark the top and the foot of something upright, such as a door frame."
+                ),
             )
         )
     elif tip is None:
@@ -49,7 +51,7 @@ def warnings_of(photo: Photo, facing: int | None, distance: float | None) -> tup
             Warn(
                 id="tipped",
                 state="not assessable",
-                text="Camera tilt unknown: mark the vertical reference.",
+                text=msg("Camera tilt unknown: mark the vertical reference."),
             )
         )
     elif abs(tip) > ASKEW_DEG:
@@ -57,13 +59,19 @@ def warnings_of(photo: Photo, facing: int | None, distance: float | None) -> tup
             Warn(
                 id="tipped",
                 state="off",
-                text=f"The camera was tilted by {abs(tip):.0f}°. The readings are corrected for it; "
-                "retake the photo if you can.",
+                text=msg(
+                    "The camera was tilted by {abs}°. The readings are corrected for it; retake the photo if you can.",
+                    abs=numeral(f"{abs(tip):.0f}"),
+                ),
             )
         )
     else:
         warns.append(
-            Warn(id="tipped", state="holds", text=f"Camera upright within {abs(tip):.1f}°.")
+            Warn(
+                id="tipped",
+                state="holds",
+                text=msg("Camera upright within {abs}°.", abs=numeral(f"{abs(tip):.1f}")),
+            )
         )
     if photo.view == "rear":
         return tuple(warns)
@@ -72,8 +80,9 @@ def warnings_of(photo: Photo, facing: int | None, distance: float | None) -> tup
             Warn(
                 id="turned",
                 state="not assessable",
-                text="Camera angle unknown: mark both shoulders and the scale, and enter the camera "
-                "distance.",
+                text=msg(
+                    "Camera angle unknown: mark both shoulders and the scale, and enter the camera distance."
+                ),
             )
         )
     elif abs(turned) > ASKEW_DEG:
@@ -81,8 +90,10 @@ def warnings_of(photo: Photo, facing: int | None, distance: float | None) -> tup
             Warn(
                 id="turned",
                 state="off",
-                text=f"The camera stood askew by about "
-                f"{abs(turned):.0f}°: the errors below are greater than stated.",
+                text=msg(
+                    "The camera stood askew by about {abs}°: the errors below are greater than stated.",
+                    abs=numeral(f"{abs(turned):.0f}"),
+                ),
             )
         )
     else:
@@ -90,22 +101,32 @@ def warnings_of(photo: Photo, facing: int | None, distance: float | None) -> tup
             Warn(
                 id="turned",
                 state="holds",
-                text=f"Camera square to the client within {abs(turned):.1f}°.",
+                text=msg(
+                    "Camera square to the client within {abs}°.", abs=numeral(f"{abs(turned):.1f}")
+                ),
             )
         )
     if distance is None:
         warns.append(
-            Warn(id="near", state="not assessable", text="Camera distance unknown: enter it.")
+            Warn(id="near", state="not assessable", text=msg("Camera distance unknown: enter it."))
         )
     elif distance < NEAREST_MM:
         warns.append(
             Warn(
                 id="near",
                 state="off",
-                text=f"The camera was only {distance / 1000:.1f} m "
-                "away: near parts look too large. Step back to about 3 m.",
+                text=msg(
+                    "The camera was only {distance} m away: near parts look too large. Step back to about 3 m.",
+                    distance=numeral(f"{distance / 1000:.1f}"),
+                ),
             )
         )
     else:
-        warns.append(Warn(id="near", state="holds", text=f"Camera {distance / 1000:.1f} m away."))
+        warns.append(
+            Warn(
+                id="near",
+                state="holds",
+                text=msg("Camera {distance} m away.", distance=numeral(f"{distance / 1000:.1f}")),
+            )
+        )
     return tuple(warns)

@@ -6,6 +6,7 @@ from collections.abc import Callable
 from dataclasses import dataclass, field
 from typing import Literal
 
+from ..language import msg
 from ..workstation import Span, Workstation
 
 Price = Literal["nothing", "found", "small", "medium", "large"]
@@ -27,8 +28,8 @@ USUAL_EFFORT: dict[Price, Effort] = {
     "large": "approval",
 }
 PRICE_LABELS: dict[Price, str] = {
-    "nothing": "already here",
-    "found": "to be found",
+    "nothing": msg("already here"),
+    "found": msg("to be found"),
     "small": "small",
     "medium": "medium",
     "large": "large",

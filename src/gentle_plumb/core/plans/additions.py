@@ -10,6 +10,7 @@ from typing import Literal
 from ..catalogue import Tier
 from ..fit import Case
 from ..intake import Demand
+from ..language import msg
 from ..workstation import KeyboardKind, PointerKind, ScreenKind, Span, UnderDesk
 from .addition import Addition
 from .alterations import (
@@ -31,13 +32,13 @@ from .stacks import Stack
 def stack_addition(slot: Literal["feet", "screen"], stack: Stack) -> Addition:
     """Return a stack of what lies in the room as one thing added."""
     span = Span(low=stack.height, high=stack.height)
-    where = "under the feet" if slot == "feet" else "under the screen"
+    where = msg("under the feet") if slot == "feet" else msg("under the screen")
     return Addition(
         id=f"{slot}_stack",
         slot=slot,
         label=f"{stack.text} {where}",
         price="nothing",
-        does="supports the feet" if slot == "feet" else "raises the screen",
+        does=msg("supports the feet") if slot == "feet" else msg("raises the screen"),
         temporary=True,
         items=stack.items,
         height=stack.height,
@@ -55,9 +56,9 @@ def desk_additions(case: Case, tier: Tier) -> list[Addition]:
             Addition(
                 id="tray_off",
                 slot="desk",
-                label="Keyboard tray off",
+                label=msg("Keyboard tray off"),
                 price="nothing",
-                does="puts the keyboard on the desk and makes room for the thighs",
+                does=msg("puts the keyboard on the desk and makes room for the thighs"),
                 takes_away=True,
                 apply=clear_tray,
             )
@@ -70,10 +71,10 @@ def desk_additions(case: Case, tier: Tier) -> list[Addition]:
             Addition(
                 id="risers",
                 slot="desk",
-                label="Desk risers",
+                label=msg("Desk risers"),
                 span=RISERS,
                 price="small",
-                does="raises the desk",
+                does=msg("raises the desk"),
                 mounted=True,
                 apply=stand_on_risers,
             )
@@ -84,9 +85,9 @@ def desk_additions(case: Case, tier: Tier) -> list[Addition]:
                 Addition(
                     id="tray",
                     slot="desk",
-                    label="Keyboard tray under the desk",
+                    label=msg("Keyboard tray under the desk"),
                     price="medium",
-                    does="lowers and angles the keyboard",
+                    does=msg("lowers and angles the keyboard"),
                     mounted=True,
                     apply=add_tray,
                 )
@@ -96,10 +97,10 @@ def desk_additions(case: Case, tier: Tier) -> list[Addition]:
                 Addition(
                     id="sit_stand",
                     slot="desk",
-                    label="Sit-stand desk",
+                    label=msg("Sit-stand desk"),
                     span=SIT_STAND,
                     price="large",
-                    does="brings the desk to the hands",
+                    does=msg("brings the desk to the hands"),
                     apply=replace_desk,
                 )
             )
@@ -119,9 +120,9 @@ def pointer_additions(case: Case, tier: Tier) -> list[Addition]:
             Addition(
                 id="other_hand",
                 slot="pointer",
-                label="Try the mouse in the other hand",
+                label=msg("Try the mouse in the other hand"),
                 price="nothing",
-                does="brings the mouse nearer",
+                does=msg("brings the mouse nearer"),
                 apply=change_mouse_hand,
             )
         )
@@ -132,8 +133,8 @@ def pointer_additions(case: Case, tier: Tier) -> list[Addition]:
                     id="short_keyboard",
                     slot="pointer",
                     price="small",
-                    label="Keyboard without number pad",
-                    does="brings the mouse nearer",
+                    label=msg("Keyboard without number pad"),
+                    does=msg("brings the mouse nearer"),
                     apply=replace_keyboard(KeyboardKind.NO_NUMBER_BLOCK),
                 )
             )
@@ -142,8 +143,8 @@ def pointer_additions(case: Case, tier: Tier) -> list[Addition]:
                 id="central_pointer",
                 slot="pointer",
                 price="small",
-                label="Central pointing device",
-                does="keeps the arm close to the body",
+                label=msg("Central pointing device"),
+                does=msg("keeps the arm close to the body"),
                 apply=take_central_pointer,
             )
         )

@@ -8,6 +8,7 @@ from math import inf
 from ..catalogue import Tier
 from ..errors import MissingInput
 from ..fit import Case, finger
+from ..language import msg
 from ..workstation import Item
 from .addition import Addition
 from .chair_alterations import SMALL_DEPTH, change_pan, lay_behind_back
@@ -54,9 +55,9 @@ def _pans(case: Case, tier: Tier) -> list[Addition]:
         Addition(
             id="small_pan",
             slot="back",
-            label="Smaller seat pan for the chair",
+            label=msg("Smaller seat pan for the chair"),
             price="medium",
-            does="ends behind the knee",
+            does=msg("ends behind the knee"),
             mounted=True,
             apply=change_pan(SMALL_DEPTH),
         )
@@ -68,13 +69,13 @@ def _laid_behind(case: Case, tier: Tier, taken: Mapping[str, int]) -> list[Addit
     thickness = min(MOST_INSERT_MM, deep) if deep else min(SUPPORT_MM, _room_before_back(case))
     if thickness < LEAST_INSERT_MM:
         return []  # the pan is short as it is: what lies behind the back would take from it
-    does = f"{'shortens the seat and ' if deep else ''}supports the lower back"
+    does = msg("{what}supports the lower back", what=msg("shortens the seat and ") if deep else "")
     if tier != "room":
         return [
             Addition(
                 id="insert",
                 slot="back",
-                label="Lumbar insert",
+                label=msg("Lumbar insert"),
                 price="small",
                 does=does,
                 height=thickness,
@@ -89,7 +90,7 @@ def _laid_behind(case: Case, tier: Tier, taken: Mapping[str, int]) -> list[Addit
         Addition(
             id="roll",
             slot="back",
-            label=f"{roll.label} behind the small of the back",
+            label=msg("{label} behind the small of the back", label=roll.label),
             price="nothing",
             does=does,
             temporary=True,

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from ..catalogue import Tier
 from ..fit import Case
+from ..language import msg, numeral
 from .addition import Addition
 
 CALLS_H = 1.0
@@ -20,9 +21,9 @@ def _headset(case: Case) -> Addition:
     return Addition(
         id="headset",
         slot="phone",
-        label="Headset",
+        label=msg("Headset"),
         price="small",
-        does=f"frees the neck and shoulder{_spent(_calls(case), 'on calls')}",
+        does=msg("frees the neck and shoulder{spent}", spent=_spent(_calls(case), msg("on calls"))),
         apply=lambda station: station,
     )
 
@@ -31,16 +32,19 @@ def _holder(case: Case) -> Addition:
     return Addition(
         id="holder",
         slot="paper",
-        label="Document holder between keyboard and screen",
+        label=msg("Document holder between keyboard and screen"),
         price="small",
-        does=f"brings paper into the line of sight{_spent(case.hours.get('paper', 0.0), 'of paper')}",
+        does=msg(
+            "brings paper into the line of sight{spent}",
+            spent=_spent(case.hours.get("paper", 0.0), msg("of paper")),
+        ),
         apply=lambda station: station,
     )
 
 
 def _spent(hours: float, what: str) -> str:
     """Return for how long a day: no joint's angle tells what these remove, their hours do."""
-    return f", {hours:g} h {what} a day" if hours else ""
+    return msg(", {hours} h {what} a day", hours=numeral(f"{hours:g}"), what=what) if hours else ""
 
 
 def extra_offers(case: Case) -> tuple[Addition, ...]:

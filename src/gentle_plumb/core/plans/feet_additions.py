@@ -5,6 +5,7 @@ from __future__ import annotations
 from ..catalogue import Tier
 from ..changed import changed
 from ..fit import Case
+from ..language import msg
 from ..workstation import USUAL_FOOTREST, Span
 from .addition import Addition
 from .additions import stack_addition
@@ -27,10 +28,10 @@ def feet_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None) 
             Addition(
                 id="footrest",
                 slot="feet",
-                label="Footrest",
+                label=msg("Footrest"),
                 span=USUAL_FOOTREST,
                 price="small",
-                does="supports the feet",
+                does=msg("supports the feet"),
                 apply=add_foot_support(USUAL_FOOTREST),
             )
         )
@@ -72,7 +73,7 @@ def _on_top_of(stack: Stack) -> Addition:
     return changed(
         addition,
         id="feet_topped",
-        label=f"{addition.label}, with something on top to be found",
+        label=msg("{label}, with something on top to be found", label=addition.label),
         price="found",
         height=None,
         apply=add_foot_support(span),
@@ -99,9 +100,9 @@ def feet_to_find(height: float | None = None) -> Addition:
     return Addition(
         id="feet_to_find",
         slot="feet",
-        label="Box, books or a footrest, to be found",
+        label=msg("Box, books or a footrest, to be found"),
         price="found",
-        does="supports the feet",
+        does=msg("supports the feet"),
         temporary=True,
         height=height,
         apply=add_foot_support(TO_FIND),

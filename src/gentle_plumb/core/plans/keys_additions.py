@@ -5,6 +5,7 @@ from __future__ import annotations
 from ..catalogue import Tier
 from ..errors import MissingInput
 from ..fit import Case, keys_terms, legs_terms, total
+from ..language import msg
 from ..workstation import LAPTOP_STAND, ScreenKind
 from .addition import Addition
 from .alterations import not_on_lap, raise_keys, separate_keys
@@ -19,8 +20,8 @@ NEAREST_STACKS = 2
 def keys_additions(case: Case, tier: Tier) -> list[Addition]:
     """What raises the keys, or frees them from a laptop's picture; nothing on a lap."""
     if case.workstation.screen.kind != ScreenKind.LAPTOP:
-        return _stacks(case, tier, "keys", "keyboard and mouse")
-    stacks = _stacks(case, tier, "laptop", "the laptop")
+        return _stacks(case, tier, "keys", msg("keyboard and mouse"))
+    stacks = _stacks(case, tier, "laptop", msg("the laptop"))
     if tier == "room":
         return stacks
     return [
@@ -29,8 +30,8 @@ def keys_additions(case: Case, tier: Tier) -> list[Addition]:
             id="laptop_apart",
             slot="keys",
             price="small",
-            does="separates screen and keyboard",
-            label="Laptop stand, with separate keyboard and mouse",
+            does=msg("separates screen and keyboard"),
+            label=msg("Laptop stand, with separate keyboard and mouse"),
             apply=not_on_lap(separate_keys(LAPTOP_STAND)),
         ),
     ]
@@ -47,9 +48,9 @@ def _stacks(case: Case, tier: Tier, use: str, what: str) -> list[Addition]:
         Addition(
             id=f"{use}_stack",
             slot="keys",
-            label=f"{stack.text} under {what}",
+            label=msg("{text} under {what}", text=stack.text, what=what),
             price="nothing",
-            does=f"raises {what}",
+            does=msg("raises {what}", what=what),
             temporary=True,
             items=stack.items,
             height=stack.height,

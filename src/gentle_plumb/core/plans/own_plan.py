@@ -11,6 +11,7 @@ from dataclasses import dataclass, replace
 
 from ..catalogue import Tier
 from ..fit import Case
+from ..language import msg
 from ..workstation import Span
 from .addition import Addition, Price, Slot
 from .addition_set import AdditionSet, items_used, with_additions
@@ -23,15 +24,15 @@ from .screen_additions import screen_additions
 from .seat_additions import seat_additions
 
 SLOTS: dict[Slot, str] = {
-    "seat": "Chair",
-    "desk": "Desk",
-    "keys": "Keyboard, laptop",
-    "feet": "Feet",
-    "screen": "Screen",
-    "pointer": "Mouse",
-    "back": "Back",
-    "phone": "Phone",
-    "paper": "Paper",
+    "seat": msg("Chair"),
+    "desk": msg("Desk"),
+    "keys": msg("Keyboard, laptop"),
+    "feet": msg("Feet"),
+    "screen": msg("Screen"),
+    "pointer": msg("Mouse"),
+    "back": msg("Back"),
+    "phone": msg("Phone"),
+    "paper": msg("Paper"),
 }
 """Slots in the order in which what is taken rests on what was taken before, with their headings."""
 TIERS_OFFERED: tuple[Tier, ...] = ("room", "little", "lasting")

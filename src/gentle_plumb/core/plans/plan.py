@@ -7,16 +7,16 @@ from dataclasses import dataclass
 from ..assessment import HardLimits, strain_minutes
 from ..catalogue import JOINTS, Tier
 from ..fit import UNREACHABLE_DEG, AimedSettings, Case, Joint, Posture
+from ..language import msg
 from ..workstation import Settings, Span
 from .addition import Price, Slot
 from .addition_set import AdditionSet
 from .comfort import discomforts_of
 
-NOT_ALL_TRIED = (
-    "Too many combinations to try them all: this is the best of those tried. Use larger "
-    "steps or fewer available items."
+NOT_ALL_TRIED = msg(
+    "Too many combinations to try them all: this is the best of those tried. Use larger steps or fewer available items."
 )
-RISERS_WARNING = "Don’t lift a loaded desk alone. Use identical risers under every leg."
+RISERS_WARNING = msg("Don’t lift a loaded desk alone. Use identical risers under every leg.")
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -6,6 +6,7 @@ from ..assessment import HardLimits, hard_limits
 from ..catalogue import TIERS, Tier
 from ..changed import changed
 from ..fit import AimedSettings, Case, aimed_settings, untold_joints
+from ..language import msg
 from ..words import say
 from ..workstation import ScreenKind
 from .addition import PRICE_LABELS, Addition
@@ -148,9 +149,9 @@ def _cautions(case: Case, kit: AdditionSet) -> tuple[str, ...]:
     if any(addition.temporary for addition in kit):
         dated = case.policy.temporary == "dated"
         texts.append(
-            "Temporary. Set an end date as the follow-up date."
+            msg("Temporary. Set an end date as the follow-up date.")
             if dated
-            else "Temporary. Review at the follow-up."
+            else msg("Temporary. Review at the follow-up.")
         )
     if any(addition.items for addition in kit):
         texts.append(STACK_WARNING)
@@ -158,11 +159,13 @@ def _cautions(case: Case, kit: AdditionSet) -> tuple[str, ...]:
         texts.append(RISERS_WARNING)
     if case.own_seat:
         texts.append(
-            "Leave the client’s own seating unchanged; any change goes through their therapist."
+            msg(
+                "Leave the client’s own seating unchanged; any change goes through their therapist."
+            )
         )
     if any(addition.id == "high_chair" for addition in kit):
         texts.append(
-            "Use a high chair on castors only with brakes or glides; set the foot ring first."
+            msg("Use a high chair on castors only with brakes or glides; set the foot ring first.")
         )
     return tuple(texts)
 

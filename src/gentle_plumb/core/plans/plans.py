@@ -9,6 +9,7 @@ from ..catalogue import Tier
 from ..changed import changed
 from ..errors import MissingInput
 from ..fit import Case
+from ..language import msg
 from ..workstation import Settings
 from .addition_set import AdditionSet
 from .addition_sets import best_additions
@@ -19,7 +20,7 @@ from .plan import AppliedPlan, PlanSet
 from .planner import Planner
 from .purchases import single_purchases
 
-FEET_FOLLOW = "The foot support has been matched to the current seat height."
+FEET_FOLLOW = msg("The foot support has been matched to the current seat height.")
 
 
 @dataclass(frozen=True, kw_only=True)

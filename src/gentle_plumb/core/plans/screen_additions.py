@@ -5,6 +5,7 @@ from __future__ import annotations
 from ..catalogue import Tier
 from ..changed import changed
 from ..fit import Case
+from ..language import msg
 from ..workstation import ScreenHolder, ScreenKind, Span
 from .addition import Addition
 from .additions import stack_addition
@@ -30,8 +31,8 @@ def _for_standing(addition: Addition) -> Addition:
     return changed(
         addition,
         id=f"{addition.id}_standing",
-        label=f"{addition.label}, for standing only",
-        does="raises the screen for standing; remove it for sitting",
+        label=msg("{label}, for standing only", label=addition.label),
+        does=msg("raises the screen for standing; remove it for sitting"),
         apply=lift_for_standing(addition.apply),
     )
 
@@ -58,9 +59,9 @@ def screen_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None
             Addition(
                 id="stand_off",
                 slot="screen",
-                label="What the screen stands on, taken away",
+                label=msg("What the screen stands on, taken away"),
                 price="nothing",
-                does="lowers the screen",
+                does=msg("lowers the screen"),
                 takes_away=True,
                 apply=lift_picture(Span(low=-lifted, high=-lifted)),
             )
@@ -72,10 +73,10 @@ def screen_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None
             Addition(
                 id="screen_riser",
                 slot="screen",
-                label="Screen riser",
+                label=msg("Screen riser"),
                 span=SCREEN_RISER,
                 price="small",
-                does="raises the screen",
+                does=msg("raises the screen"),
                 apply=lift_picture(SCREEN_RISER),
             )
         )
@@ -86,9 +87,9 @@ def screen_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None
             Addition(
                 id="screen_arm",
                 slot="screen",
-                label="Screen arm",
+                label=msg("Screen arm"),
                 price="medium",
-                does="adjusts screen height and distance",
+                does=msg("adjusts screen height and distance"),
                 mounted=True,
                 apply=mount_on_arm,
             )
@@ -98,9 +99,9 @@ def screen_additions(case: Case, tier: Tier, taken: dict[str, int] | None = None
             Addition(
                 id="longer_pole",
                 slot="screen",
-                label="Longer pole for the screen arm",
+                label=msg("Longer pole for the screen arm"),
                 price="small",
-                does="lets the screen go higher",
+                does=msg("lets the screen go higher"),
                 mounted=True,
                 apply=lengthen_pole,
             )
@@ -117,9 +118,9 @@ def _for_wall(case: Case, tier: Tier) -> list[Addition]:
         Addition(
             id="wall_bracket",
             slot="screen",
-            label="Wall bracket moved to the right height",
+            label=msg("Wall bracket moved to the right height"),
             price="small",
-            does="brings the screen to the eyes",
+            does=msg("brings the screen to the eyes"),
             mounted=True,
             apply=move_bracket,
         )
@@ -129,9 +130,9 @@ def _for_wall(case: Case, tier: Tier) -> list[Addition]:
             Addition(
                 id="desk_screen",
                 slot="screen",
-                label="Screen that stands on the desk",
+                label=msg("Screen that stands on the desk"),
                 price="medium",
-                does="brings the screen to the eyes",
+                does=msg("brings the screen to the eyes"),
                 apply=take_off_wall,
             )
         )

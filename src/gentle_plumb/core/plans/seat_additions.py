@@ -7,6 +7,7 @@ from __future__ import annotations
 
 from ..catalogue import Tier
 from ..fit import Case
+from ..language import msg
 from ..workstation import Span
 from .addition import CUSHION_PRICE, Addition
 from .alterations import work_at_table
@@ -45,9 +46,9 @@ def _cushions(case: Case, tier: Tier) -> list[Addition]:
             Addition(
                 id="cushion",
                 slot="seat",
-                label=f"{stack.text} on the seat",
+                label=msg("{text} on the seat", text=stack.text),
                 price="nothing",
-                does="raises the seat",
+                does=msg("raises the seat"),
                 temporary=True,
                 items=stack.items,
                 height=stack.height,
@@ -61,9 +62,9 @@ def _cushions(case: Case, tier: Tier) -> list[Addition]:
             Addition(
                 id="seat_cushion",
                 slot="seat",
-                label="Firm seat cushion",
+                label=msg("Firm seat cushion"),
                 price=CUSHION_PRICE,
-                does="raises the seat",
+                does=msg("raises the seat"),
                 height=CUSHION_MM,
                 apply=raise_seat(CUSHION_MM),
             )
@@ -80,10 +81,10 @@ def _swapped(case: Case) -> list[Addition]:
         Addition(
             id="other_chair",
             slot="seat",
-            label="The other chair in the room",
+            label=msg("The other chair in the room"),
             span=other,
             price="nothing",
-            does="has a seat of another height",
+            does=msg("has a seat of another height"),
             apply=swap_chair(other),
         )
     ]
@@ -92,24 +93,34 @@ def _swapped(case: Case) -> list[Addition]:
 def chair_additions(case: Case) -> list[Addition]:
     """Other chairs, each with a back that carries; a high one not for whoever needs a steady seat."""
     additions = [
-        _chair("task_chair", "Task chair", "brings the seat to leg height", TASK_SEAT, TASK_DEPTH),
+        _chair(
+            "task_chair",
+            msg("Task chair"),
+            msg("brings the seat to leg height"),
+            TASK_SEAT,
+            TASK_DEPTH,
+        ),
         _chair(
             "small_chair",
-            "Smaller task chair",
-            "has a low seat that ends behind the knee",
+            msg("Smaller task chair"),
+            msg("has a low seat that ends behind the knee"),
             SMALL_SEAT,
             SMALL_DEPTH,
         ),
         _chair(
-            "large_chair", "Larger task chair", "has a high and deep seat", LARGE_SEAT, LARGE_DEPTH
+            "large_chair",
+            msg("Larger task chair"),
+            msg("has a high and deep seat"),
+            LARGE_SEAT,
+            LARGE_DEPTH,
         ),
     ]
     if not case.person.steady_seat:
         additions.append(
             _chair(
                 "high_chair",
-                "High chair with a foot ring",
-                "brings the hands up to a high surface",
+                msg("High chair with a foot ring"),
+                msg("brings the hands up to a high surface"),
                 HIGH_SEAT,
                 TASK_DEPTH,
                 ring=True,
@@ -124,10 +135,10 @@ def table_and_chair() -> Addition:
     return Addition(
         id="table_and_chair",
         slot="seat",
-        label="Table and task chair",
+        label=msg("Table and task chair"),
         span=TASK_SEAT,
         price="large",
-        does="takes the work off the lap and supports the back",
+        does=msg("takes the work off the lap and supports the back"),
         apply=lambda station: work_at_table(chair(station)),
     )
 

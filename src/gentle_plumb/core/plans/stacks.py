@@ -9,13 +9,14 @@ from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass
 from math import sqrt
 
+from ..language import filled, joined, msg
 from ..tolerances import COST_DECIMALS, ROUNDING
 from ..workstation import Item
 
 MOST_ITEMS = {"seat": 1, "feet": 4}
 MOST_ELSEWHERE = 3
 HIGHEST_STACK_MM = 200.0
-STACK_WARNING = (
+STACK_WARNING = msg(
     "Use non-slip material between layers, never under castors, and check stability before use."
 )
 
@@ -41,8 +42,14 @@ class Stack:
     @property
     def text(self) -> str:
         """In words: ``2 reams of paper + 1 book``."""
-        said = " + ".join(f"{many} × {label.lower()}" for label, many in self.labels)
-        return f"{said} (thickness assumed)" if self.assumed else said
+        said = joined(
+            " + ",
+            (
+                filled("{many} × {label}", many=many, label=label.lower())
+                for label, many in self.labels
+            ),
+        )
+        return msg("{said} (thickness assumed)", said=said) if self.assumed else said
 
 
 def stacks_of(

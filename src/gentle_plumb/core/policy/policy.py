@@ -7,6 +7,7 @@ from dataclasses import dataclass, fields, replace
 from typing import Any, Literal
 
 from ..errors import UnknownName, ValueOutOfRange
+from ..language import msg, numeral
 from .bands import Band
 
 First = Literal["fixed", "feet", "hands"]
@@ -106,7 +107,14 @@ class Policy:
                     low=band.low,
                     high=band.high,
                     unit=unit,
-                    message=f"{name}: {value:g} is outside {band.low:g} to {band.high:g} {unit}",
+                    message=msg(
+                        "{name}: {value} is outside {low} to {high} {unit}",
+                        name=name,
+                        value=numeral(f"{value:g}"),
+                        low=numeral(f"{band.low:g}"),
+                        high=numeral(f"{band.high:g}"),
+                        unit=unit,
+                    ),
                 )
         for low, high, unit in (
             ("elbow_low", "elbow_angle", "°"),
@@ -120,7 +128,14 @@ class Policy:
                     value=f"{under:g}",
                     high=over,
                     unit=unit,
-                    message=f"{low}: {under:g} is above {high} {over:g} {unit}",
+                    message=msg(
+                        "{low}: {under} is above {high} {over} {unit}",
+                        low=low,
+                        under=numeral(f"{under:g}"),
+                        high=high,
+                        over=numeral(f"{over:g}"),
+                        unit=unit,
+                    ),
                 )
 
     @property
@@ -143,6 +158,8 @@ def with_values(policy: Policy, values: Mapping[str, float | str | bool]) -> Pol
     unknown = values.keys() - {field.name for field in fields(Policy)}
     if unknown:
         name = min(unknown)
-        raise UnknownName(field=name, value=name, message=f"A policy has no “{name}”.")
+        raise UnknownName(
+            field=name, value=name, message=msg("A policy has no “{name}”.", name=name)
+        )
     changes: dict[str, Any] = dict(values)
     return replace(policy, **changes)

@@ -7,6 +7,7 @@ from dataclasses import dataclass, field
 from typing import Any
 
 from ..errors import UnknownName
+from ..language import Words, joined, msg
 from ..pace import RHYTHMS
 from ..tables import entry, toml_table
 
@@ -16,8 +17,8 @@ class PolicyOption:
     """One answer: what it says, why its followers hold it, and the policy fields it sets."""
 
     id: str
-    label: str
-    why: str
+    label: Words
+    why: Words
     sets: Mapping[str, float | str | bool] = field(default_factory=dict)
 
 
@@ -26,7 +27,7 @@ class PolicyQuestion:
     """One disagreement. ``targets`` are the rows it moves; ``standing`` whether it does so there too."""
 
     id: str
-    label: str
+    label: Words
     positions: tuple[PolicyOption, ...]
     default: str
     targets: tuple[str, ...] = ()
@@ -41,13 +42,17 @@ class PolicyQuestion:
             field=self.id,
             value=id,
             choices=tuple(position.id for position in self.positions),
-            message=f"{self.label}: there is no “{id}”; one of "
-            f"{', '.join(position.id for position in self.positions)}",
+            message=msg(
+                "{label}: there is no “{id}”; one of {id2}",
+                label=self.label,
+                id=id,
+                id2=joined(", ", (position.id for position in self.positions)),
+            ),
         )
 
 
 def _question(id: str, given: Mapping[str, Any]) -> PolicyQuestion:
-    place = f"questions.toml: {id}"
+    place = msg("questions.toml: {id}", id=id)
     positions = tuple(
         entry(PolicyOption, {"id": name, **option}, f"{place}, {name}", {})
         for name, option in given["positions"].items()

@@ -9,6 +9,7 @@ from __future__ import annotations
 from collections.abc import Mapping
 
 from ..errors import UnknownName
+from ..language import msg
 from .policy import Policy, with_values
 from .questions import POLICY_QUESTIONS, PolicyQuestion
 
@@ -64,7 +65,7 @@ def question_of(id: str) -> PolicyQuestion:
             field=id,
             value=id,
             choices=tuple(POLICY_QUESTIONS),
-            message=f"There is no question “{id}”.",
+            message=msg("There is no question “{id}”.", id=id),
         )
     return question
 

@@ -19,6 +19,7 @@ from __future__ import annotations
 from math import asin, atan2, cos, degrees, radians, sin
 
 from ..errors import OutOfReach
+from ..language import msg, numeral
 from ..tolerances import ROUNDING
 
 HIP_SHARE = 0.6
@@ -177,7 +178,13 @@ def elbow_angle_deg(*, elbow: float, keys: float, reach: float) -> float:
     """
     ratio = (elbow - keys) / reach
     if abs(ratio) > 1:
-        raise OutOfReach(f"keys {abs(elbow - keys):.0f} mm from the elbow, forearm {reach:.0f} mm")
+        raise OutOfReach(
+            msg(
+                "keys {abs} mm from the elbow, forearm {reach} mm",
+                abs=numeral(f"{abs(elbow - keys):.0f}"),
+                reach=numeral(f"{reach:.0f}"),
+            )
+        )
     return 90 + degrees(asin(ratio))
 
 

@@ -10,6 +10,7 @@ from ..catalogue import DATUM_WORDS, NUDGE, QUANTITIES, Quantity, SetGroup
 from ..findings import Cause
 from ..fit import TAPE_MM, Posture
 from ..intake import REGIONS
+from ..language import filled, joined, lowered, msg
 from ..plans import PRICE_LABELS
 from ..record.fields.settings import ClientWord, NotToday, StepTest
 from ..states import StateKind
@@ -81,8 +82,15 @@ def action_text(action: Action, unit: LengthUnit) -> str:
     if action.kind == "add":
         height = ""
         if action.to_value:
-            height = f", {say_amount(QUANTITIES['footrest'], action.to_value, unit)}"
-        return f"{say_addition(action.what, action.ends, unit)}{height}: {action.does}."
+            height = filled(
+                ", {footrest}", footrest=say_amount(QUANTITIES["footrest"], action.to_value, unit)
+            )
+        return filled(
+            "{what}{height}: {does}.",
+            what=say_addition(action.what, action.ends, unit),
+            height=height,
+            does=action.does,
+        )
     return action.what
 
 
@@ -96,7 +104,7 @@ def _changes(action: Action) -> bool:
 
 AIMED = ("set", "add")
 """Kinds of actions whose aim is kept with what was done."""
-TAKE_AWAY = "Take away"
+TAKE_AWAY = msg("Take away")
 """The heading of an addition that takes something away."""
 LEAST_DEG = 1.0
 """Angles so near are the same to a hand, degrees. Source: house-repeat."""
@@ -114,12 +122,18 @@ def _setting_text(action: Action, to: float, unit: LengthUnit) -> str:
 def _height_text(action: Action, quantity: Quantity, to: float, unit: LengthUnit) -> str:
     aim = f"{say_amount(quantity, to, unit)} {DATUM_WORDS[quantity.datum]}"
     if action.from_value is None:
-        return f"{quantity.label}: set to {aim}."
+        return msg("{label}: set to {aim}.", label=quantity.label, aim=aim)
     was = say_amount(quantity, action.from_value, unit)
     if not _changes(action):
-        return f"{quantity.label}: leave at {aim}."
+        return msg("{label}: leave at {aim}.", label=quantity.label, aim=aim)
     verb = quantity.more if to > action.from_value else quantity.less
-    return f"{quantity.label}: {verb[0].lower()}{verb[1:]} from {was} to {aim}."
+    return msg(
+        "{label}: {verb} from {was} to {aim}.",
+        label=quantity.label,
+        verb=lowered(verb),
+        was=was,
+        aim=aim,
+    )
 
 
 def action_views(
@@ -177,12 +191,16 @@ def _told(action: Action, unit: LengthUnit) -> str:
     if state is None or state.kind in (StateKind.TARGET, StateKind.NOT_RECORDED):
         return ""
     said = state_view(state, unit).says
-    return say("step.told", label=state.quantity.label, said=f"{said[0].lower()}{said[1:]}")
+    return say("step.told", label=state.quantity.label, said=lowered(said))
 
 
 def _when(action: Action) -> str:
     """Return by when: the day that was agreed, else as the action says."""
-    return f"by {spoken_date(action.answers.due)}" if action.answers.due else WHEN[action.when]
+    return (
+        msg("by {due}", due=spoken_date(action.answers.due))
+        if action.answers.due
+        else WHEN[action.when]
+    )
 
 
 def _tolerance(action: Action, unit: LengthUnit) -> str:
@@ -191,7 +209,11 @@ def _tolerance(action: Action, unit: LengthUnit) -> str:
         return ""
     quantity = QUANTITIES[action.quantity]
     near = {"mm": DONE_MM, "deg": DONE_DEG}.get(quantity.unit)
-    return f"± {say_amount(quantity, near, unit)}" if near is not None else ""
+    return (
+        filled("± {quantity}", quantity=say_amount(quantity, near, unit))
+        if near is not None
+        else ""
+    )
 
 
 def _nudges(action: Action, unit: LengthUnit) -> list[NudgeView]:
@@ -208,7 +230,11 @@ def _nudges(action: Action, unit: LengthUnit) -> list[NudgeView]:
         views.append(
             NudgeView(
                 reason=reason,
-                by=f"{words.lower()} by {say_amount(quantity, abs(by), unit)}",
+                by=msg(
+                    "{words} by {quantity}",
+                    words=words.lower(),
+                    quantity=say_amount(quantity, abs(by), unit),
+                ),
                 typed=say_amount(quantity, action.to_value + by, unit),
             )
         )
@@ -246,4 +272,4 @@ def _remark(action: Action) -> str:
         texts.append(say("step.test", answer=said.test.label.lower()))
     if said.word == ClientWord.NOT_YET:
         texts.append(say("step.not_yet"))
-    return " ".join(texts)
+    return joined(" ", texts)

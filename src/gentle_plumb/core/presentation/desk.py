@@ -6,11 +6,12 @@ from dataclasses import dataclass
 
 from ..errors import MissingInput
 from ..fit import Case, FitResult, gaze_by_rule, laptop_turns, target_distance, zones_of
+from ..language import joined, msg, numeral
 from ..plans import best_stack
 from ..policy import POLICY_QUESTIONS
 from ..sources import SOURCES
 from ..units import LengthUnit, format_difference, format_length
-from ..words import say, say_degrees
+from ..words import bare_degrees, say
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -71,15 +72,29 @@ def laptop_views(case: Case, unit: LengthUnit) -> list[LaptopView]:
     """Both turns of a laptop, in words; none for other screens."""
     views = []
     for turn in laptop_turns(case):
-        elbow = "" if turn.elbow is None else f"; elbow and wrist {turn.elbow:.0f}° outside"
-        hours = f"{turn.hours:g} h a day of it; " if turn.hours else ""
+        elbow = (
+            ""
+            if turn.elbow is None
+            else msg("; elbow and wrist {elbow}° outside", elbow=numeral(f"{turn.elbow:.0f}"))
+        )
+        hours = (
+            msg("{hours} h a day of it; ", hours=numeral(f"{turn.hours:g}")) if turn.hours else ""
+        )
         views.append(
             LaptopView(
                 id=turn.id,
                 label=turn.label,
                 raise_by=_raised(case, turn.raise_mm, unit),
-                costs=f"Gaze {turn.neck:.0f}° out of range{elbow}.",
-                limit=f"{hours}at most {turn.spell_min} min at a time, then the other.",
+                costs=msg(
+                    "Gaze {neck}° out of range{elbow}.",
+                    neck=numeral(f"{turn.neck:.0f}"),
+                    elbow=elbow,
+                ),
+                limit=msg(
+                    "{hours}at most {spell_min} min at a time, then the other.",
+                    hours=hours,
+                    spell_min=turn.spell_min,
+                ),
             )
         )
     return views
@@ -118,10 +133,12 @@ def gaze_views(case: Case, result: FitResult, unit: LengthUnit) -> list[GazeView
             rule=rule.rule,
             label=labels[rule.rule],
             chosen=rule.rule == case.policy.screen_rule,
-            top=format_difference(rule.top, unit, up="over the eye", down="under the eye"),
-            gaze=", ".join(
-                say_degrees(value, 1).removesuffix("°")
-                for value in (rule.to_top, rule.to_centre, rule.to_bottom)
+            top=format_difference(
+                rule.top, unit, up=msg("over the eye"), down=msg("under the eye")
+            ),
+            gaze=joined(
+                ", ",
+                (bare_degrees(value, 1) for value in (rule.to_top, rule.to_centre, rule.to_bottom)),
             ),
         )
         for rule in rules

@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..fit import FitResult, Posture
+from ..language import filled, msg
 from .row_parts import plain
 
 
@@ -42,10 +43,16 @@ def joint_views(result: FitResult) -> list[JointView]:
                     posture=posture.posture,
                     joint=after.joint,
                     label=after.label,
-                    band=f"{plain(after.low)} to {plain(after.high)}°",
-                    found=f"{plain(before.angle)}°" if before.angle is not None else None,
+                    band=msg(
+                        "{plain} to {plain2}°", plain=plain(after.low), plain2=plain(after.high)
+                    ),
+                    found=filled("{plain}°", plain=plain(before.angle))
+                    if before.angle is not None
+                    else None,
                     found_off=bool(before.excess_deg),
-                    aim=f"{plain(after.angle)}°" if after.angle is not None else None,
+                    aim=filled("{plain}°", plain=plain(after.angle))
+                    if after.angle is not None
+                    else None,
                     aim_off=bool(after.excess_deg),
                     at=after.angle,
                     low=after.low,

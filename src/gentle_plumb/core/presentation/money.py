@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ..language import joined, numeral
 from ..plans import PAID, PRICE_LABELS, Price, Prices, Total
 from ..units import NO_BREAK
 from ..words import say
@@ -18,7 +19,7 @@ class Money:
 
     def said(self, amount: float) -> str:
         """A sum in the practice's currency."""
-        return f"{amount:,.0f}{NO_BREAK}{self.prices.currency}".strip().rstrip(NO_BREAK)
+        return numeral(f"{amount:,.0f}{NO_BREAK}{self.prices.currency}".strip().rstrip(NO_BREAK))
 
 
 NO_MONEY = Money()
@@ -36,7 +37,7 @@ def cost_text(total: Total, money: Money) -> str | None:
         return None
     if total.sum is not None:
         return money.said(total.sum)
-    return ", ".join(f"{many} {PRICE_LABELS[price]}" for price, many in total.classes)
+    return joined(", ", (f"{many} {PRICE_LABELS[price]}" for price, many in total.classes))
 
 
 def over_budget_text(total: Total, money: Money) -> str | None:

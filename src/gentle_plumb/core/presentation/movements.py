@@ -7,11 +7,12 @@ from dataclasses import dataclass
 
 from ..catalogue import REGIONS
 from ..intake import LimitId, PersonLimits
+from ..language import and_list, filled, joined, msg
 from ..movements import ChosenMovement, LeftOut, Movement, Programme, place_movements
 from ..pace import Spell, clock
 from ..words import say
 
-STARTS = {"seated": "Sitting", "standing": "Standing"}
+STARTS = {"seated": msg("Sitting"), "standing": msg("Standing")}
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -66,13 +67,13 @@ def programme_view(
     for index, id in place_movements(programme.chosen, spells):
         placed.setdefault(id, []).append(clock(index))
     if programme.waits_for:
-        rules = [say("move.waits", flags="; ".join(programme.waits_for))]
+        rules = [say("move.waits", flags=joined("; ", programme.waits_for))]
         return ProgrammeView(chosen=[], further=[], left_out=[], rules=rules)
     rules = [say("move.rule")]
     if not person.walks:
         rules.append(say("move.relief"))
     if programme.holds:
-        rules.append(say("move.holds", flags="; ".join(programme.holds)))
+        rules.append(say("move.holds", flags=joined("; ", programme.holds)))
     for id in (LimitId.RISE_SLOWLY, LimitId.SUPERVISED, LimitId.FEET_BY_EYE):
         held = person.held(id)
         rules += [held.says] if held is not None else []
@@ -110,20 +111,24 @@ def dose(movement: Movement, hold_s: float) -> str:
     'Hold 10 s, twice, each side'
 
     """
-    often = {1: "once", 2: "twice"}.get(movement.repeats, f"{movement.repeats} times")
+    often = {1: "once", 2: "twice"}.get(
+        movement.repeats, msg("{repeats} times", repeats=movement.repeats)
+    )
     parts = [say("move.hold", seconds=f"{hold_s:g}")] if hold_s else []
     parts.append(often if parts else often[0].upper() + often[1:])
-    return ", ".join([*parts, *(["each side"] if movement.sided else [])])
+    return joined(", ", [*parts, *([msg("each side")] if movement.sided else [])])
 
 
 def _further(movement: Movement) -> FurtherMovement:
     return FurtherMovement(
         id=movement.id,
         label=movement.label,
-        regions=", ".join(REGIONS[region] for region in movement.regions),
+        regions=joined(", ", (REGIONS[region] for region in movement.regions)),
     )
 
 
 def _left_out(left_out: LeftOut) -> LeftOutMovement:
-    because = f"{left_out.limit.says} {' and '.join(left_out.limit.because)}."
+    because = filled(
+        "{says} {because}.", says=left_out.limit.says, because=and_list(left_out.limit.because)
+    )
     return LeftOutMovement(id=left_out.movement.id, label=left_out.movement.label, because=because)

@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from ..fit import Move
+from ..language import filled, joined, msg
 from ..plans import STACK_WARNING, StackAnswer
 from ..units import LengthUnit, format_difference, format_length
 
@@ -41,7 +42,7 @@ def move_views(moves: Sequence[Move], unit: LengthUnit) -> list[MoveView]:
             else None,
             to_stand=move.to_stand,
             to_sit=move.to_sit,
-            both="; ".join(filter(None, (move.to_stand, move.to_sit))),
+            both=joined("; ", filter(None, (move.to_stand, move.to_sit))),
         )
         for move in moves
     ]
@@ -64,7 +65,7 @@ def stack_view(answer: StackAnswer, unit: LengthUnit) -> StackView:
     height = format_length(answer.stack.height, unit, with_unit=True)
     return StackView(
         text=answer.stack.text,
-        height=f"{height} ± {format_length(2 * answer.sd, unit)}",
-        short=format_difference(answer.short, unit, up="short by", down="over by"),
+        height=filled("{height} ± {what}", height=height, what=format_length(2 * answer.sd, unit)),
+        short=format_difference(answer.short, unit, up=msg("short by"), down=msg("over by")),
         warning=STACK_WARNING,
     )

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+from ..language import filled, numeral
 from ..plans import SLOTS, Offer
 from ..tolerances import SAME_SHOWN
 from ..units import LengthUnit
@@ -30,7 +31,11 @@ class OfferView:
 
 def _label(offer: Offer, unit: LengthUnit) -> str:
     label = label_of(offer.label, offer.span, unit)
-    return label if offer.height is None else f"{label}, {say_length(offer.height, unit)}"
+    return (
+        label
+        if offer.height is None
+        else filled("{label}, {height}", label=label, height=say_length(offer.height, unit))
+    )
 
 
 def offer_views(
@@ -49,7 +54,7 @@ def offer_views(
             removes=both_text(offer.removes, offer.minutes)
             if offer.removes >= SAME_SHOWN
             else None,
-            left=f"{offer.left:.0f}°",
+            left=filled("{left}°", left=numeral(f"{offer.left:.0f}")),
         )
         for offer in offers
     ]

@@ -5,6 +5,7 @@ from __future__ import annotations
 from datetime import date
 
 from ..body import DIMENSIONS, BodyValue
+from ..language import and_list, joined, msg, numeral
 from ..record import Record, fields
 from ..record.fields.measure import Origin
 from ..visit import spoken_date
@@ -20,11 +21,15 @@ def age_words(taken: date, today: date) -> str:
     """
     days = (today - taken).days
     if days < 2:
-        return "of today" if days < 1 else "of yesterday"
+        return msg("of today") if days < 1 else msg("of yesterday")
     if days < 60:
-        return f"{days} days old"
+        return msg("{days} days old", days=days)
     months = round(days / DAYS_A_MONTH)
-    return f"{months} months old" if months < 24 else f"{days / 365.25:.0f} years old"
+    return (
+        msg("{months} months old", months=months)
+        if months < 24
+        else msg("{days} years old", days=numeral(f"{days / 365.25:.0f}"))
+    )
 
 
 def elsewhere_text(record: Record, name: str, today: date) -> str | None:
@@ -43,13 +48,13 @@ def elsewhere_text(record: Record, name: str, today: date) -> str | None:
             age_words(date.fromisoformat(taken), today),
         ]
     if by:
-        parts.append(f"taken by {by}")
-    return ", ".join(parts)
+        parts.append(msg("taken by {by}", by=by))
+    return joined(", ", parts)
 
 
 def origin_text(record: Record, value: BodyValue, name: str, today: date) -> str:
     """Where a value is from: measured today, carried over with its age, or estimated from what."""
     if value.source == "estimated":
-        basis = " and ".join(DIMENSIONS[text].label.lower() for text in value.basis)
-        return f"estimated from {basis}"
-    return elsewhere_text(record, name, today) or "measured today"
+        basis = and_list(DIMENSIONS[text].label.lower() for text in value.basis)
+        return msg("estimated from {basis}", basis=basis)
+    return elsewhere_text(record, name, today) or msg("measured today")

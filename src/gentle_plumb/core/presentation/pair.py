@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from ..fit import Move
+from ..language import joined, msg
 from ..record import fields
 from .rows import RowView
 
@@ -42,7 +43,7 @@ class PairView:
 
 PIECE = {"screen": "screen_top"}
 """The quantity of a piece that moves, where it has another name."""
-NOT_MEASURED = "set, not measured"
+NOT_MEASURED = msg("set, not measured")
 
 
 def pair_view(rows: Sequence[RowView], moves: Sequence[Move]) -> PairView | None:
@@ -80,7 +81,11 @@ def pair_view(rows: Sequence[RowView], moves: Sequence[Move]) -> PairView | None
         for line in lines
         if line.again and line.standing_by in ("", NOT_MEASURED)
     ]
-    says = f"Measure again standing: {', '.join(left)}." if left else "Measured in both postures."
+    says = (
+        msg("Measure again standing: {left}.", left=joined(", ", left))
+        if left
+        else msg("Measured in both postures.")
+    )
     return PairView(lines=lines, open=left, says=says)
 
 

@@ -7,6 +7,7 @@ from dataclasses import dataclass
 
 from ..catalogue import QUANTITIES, Tier
 from ..fit import UNREACHABLE_DEG
+from ..language import filled, msg, numeral
 from ..plans import Added, Plan, PlanSet, ResidualExcess, SinglePurchase, total_price
 from ..tolerances import SAME_SHOWN
 from ..units import LengthUnit, format_length
@@ -93,13 +94,17 @@ class PurchaseView:
 
 
 def _minutes(minutes: float | None) -> str | None:
-    return None if minutes is None else f"{say_minutes(minutes)} a day"
+    return None if minutes is None else msg("{minutes} a day", minutes=say_minutes(minutes))
 
 
 def both_text(over: float, minutes: float | None) -> str:
     """Return degrees, and strain minutes where they are known."""
     said = _minutes(minutes)
-    return f"{over:.0f}°" if said is None else f"{over:.0f}°, {said}"
+    return (
+        filled("{over}°", over=numeral(f"{over:.0f}"))
+        if said is None
+        else filled("{over}°, {said}", over=numeral(f"{over:.0f}"), said=said)
+    )
 
 
 def over_text(over: float, untold: Sequence[str]) -> str:
@@ -110,8 +115,12 @@ def over_text(over: float, untold: Sequence[str]) -> str:
 
     """
     if not untold:
-        return f"{over:.0f}° left"
-    return f"{over:.0f}° left, of what is known" if over >= SAME_SHOWN else "not known"
+        return msg("{over}° left", over=numeral(f"{over:.0f}"))
+    return (
+        msg("{over}° left, of what is known", over=numeral(f"{over:.0f}"))
+        if over >= SAME_SHOWN
+        else msg("not known")
+    )
 
 
 def label_of(label: str, span: Span | None, unit: LengthUnit) -> str:
@@ -124,7 +133,7 @@ def _added(added: Added, unit: LengthUnit, money: Money) -> AddedView:
     if added.height is not None:
         height = format_length(added.height, unit, with_unit=True)
         if added.sd:
-            height += f" ± {format_length(2 * added.sd, unit)}"
+            height += filled(" ± {what}", what=format_length(2 * added.sd, unit))
     return AddedView(
         id=added.id,
         key=added.key,
@@ -133,7 +142,7 @@ def _added(added: Added, unit: LengthUnit, money: Money) -> AddedView:
         price=price_text(added.price, money),
         temporary=added.temporary,
         removes=both_text(added.removes, added.minutes) if added.removes >= SAME_SHOWN else None,
-        mends="needed to make everything fit" if added.mends and added.removes < 0.5 else "",
+        mends=msg("needed to make everything fit") if added.mends and added.removes < 0.5 else "",
         height=height,
     )
 
@@ -144,7 +153,7 @@ def _left(excess: ResidualExcess) -> LeftView:
             joint=excess.joint,
             label=excess.label,
             posture=excess.posture,
-            excess="out of reach",
+            excess=msg("out of reach"),
             minutes=_minutes(excess.minutes),
         )
     if excess.judged:
@@ -152,7 +161,7 @@ def _left(excess: ResidualExcess) -> LeftView:
             joint=excess.joint,
             label=excess.label,
             posture=excess.posture,
-            excess=f"weighs {excess.excess_deg:.0f}°",
+            excess=msg("weighs {excess_deg}°", excess_deg=numeral(f"{excess.excess_deg:.0f}")),
             minutes=_minutes(excess.minutes),
         )
     side = "over" if excess.excess_deg > 0 else "under"
@@ -160,7 +169,9 @@ def _left(excess: ResidualExcess) -> LeftView:
         joint=excess.joint,
         label=excess.label,
         posture=excess.posture,
-        excess=f"{abs(excess.excess_deg):.1f}° {side} its range",
+        excess=msg(
+            "{abs}° {side} its range", abs=numeral(f"{abs(excess.excess_deg):.1f}"), side=side
+        ),
         minutes=_minutes(excess.minutes),
     )
 
@@ -230,7 +241,7 @@ def _fix(purchase: SinglePurchase, unit: LengthUnit) -> PurchaseView:
         does=purchase.does,
         price=purchase.price_label,
         removes=_removes(purchase),
-        left=f"{purchase.left:.0f}°",
+        left=filled("{left}°", left=numeral(f"{purchase.left:.0f}")),
         mends=purchase.mends,
         shortfalls=hard_limit_words(purchase.hard_limits, unit),
     )
@@ -239,5 +250,5 @@ def _fix(purchase: SinglePurchase, unit: LengthUnit) -> PurchaseView:
 def _removes(purchase: SinglePurchase) -> str:
     """What a purchase removes; one that mends what did not fit may remove no degree."""
     if purchase.removes < 0.5:
-        return "fixes what doesn’t fit"
+        return msg("fixes what doesn’t fit")
     return both_text(purchase.removes, purchase.minutes)

@@ -10,11 +10,12 @@ from typing import Literal
 from ..body import DIMENSIONS, Body
 from ..catalogue import QUANTITIES
 from ..fit import NO_LIMIT, TAPE_MM, FitRow, terms_parts
+from ..language import filled, joined, msg
 from ..policy import POLICY_QUESTIONS, STANDING, RuleSet, defaults, question_of
 from ..record import Record
 from ..tolerances import SAME_MM, SAME_SHOWN
 from ..units import NO_BREAK, LengthUnit, format_length
-from ..words import bare_amount, say_change, say_degrees
+from ..words import bare_amount, bare_degrees, say_change
 from .origins import origin_text
 
 LEAST_LEFT_OVER = {"mm": TAPE_MM, "deg": 1.0, "%": 1.0}
@@ -94,7 +95,7 @@ def row_state(row: FitRow) -> RowState:
 
 def plain(value: float) -> str:
     """Return whole degrees or per cent with a true minus, never minus nought."""
-    return say_degrees(value).removesuffix("°")
+    return bare_degrees(value)
 
 
 def value_text(row: FitRow, value: float | None, unit: LengthUnit) -> str | None:
@@ -111,8 +112,10 @@ def band_text(row: FitRow, unit: LengthUnit) -> str | None:
     """Return a band in words: both ends, or the one there is; None for none."""
     low, high = value_text(row, row.low, unit), value_text(row, row.high, unit)
     if low and high:
-        return f"{low} to {high}"
-    return f"{low} or more" if low else f"{high} or less" if high else None
+        return msg("{low} to {high}", low=low, high=high)
+    return (
+        msg("{low} or more", low=low) if low else msg("{high} or less", high=high) if high else None
+    )
 
 
 def _sum_and_parts(row: FitRow, unit: LengthUnit) -> tuple[str, str]:
@@ -120,10 +123,13 @@ def _sum_and_parts(row: FitRow, unit: LengthUnit) -> tuple[str, str]:
     if row.unit == "mm":
         return terms_parts(row.terms, unit)
     sign = "°" if row.unit == "deg" else f"{NO_BREAK}%"
-    parts = ", ".join(
-        f"{plain(term.value)}{sign} {term.label}"
-        for term in row.terms
-        if len(row.terms) == 1 or abs(term.value) >= SAME_SHOWN
+    parts = joined(
+        ", ",
+        (
+            f"{plain(term.value)}{sign} {term.label}"
+            for term in row.terms
+            if len(row.terms) == 1 or abs(term.value) >= SAME_SHOWN
+        ),
     )
     return f"{plain(row.target or 0.0)}{sign}", parts
 
@@ -133,7 +139,11 @@ def terms_words(row: FitRow, unit: LengthUnit) -> str | None:
     if not row.terms:
         return None
     whole, parts = _sum_and_parts(row, unit)
-    return f"{whole} = {parts}" if len(row.terms) > 1 or row.unit == "mm" else parts
+    return (
+        filled("{whole} = {parts}", whole=whole, parts=parts)
+        if len(row.terms) > 1 or row.unit == "mm"
+        else parts
+    )
 
 
 def made_of(row: FitRow, unit: LengthUnit) -> str | None:
@@ -152,9 +162,9 @@ def inputs_of(
     ):
         value = body.value(name)
         adds = (
-            f"± {plain(2 * share)}°"
+            filled("± {plain}°", plain=plain(2 * share))
             if row.unit == "deg"
-            else (f"± {format_length(2 * share, unit, with_unit=True)}")
+            else (filled("± {what}", what=format_length(2 * share, unit, with_unit=True)))
         )
         if 2 * share < SAME_MM:
             adds = "negligible"
@@ -213,5 +223,12 @@ def chosen_otherwise(bundle: Mapping[str, str]) -> list[str]:
         question = question_of(id)
         if id.startswith(STANDING) or at != question.default:
             where = ", standing" if id.startswith(STANDING) else ""
-            texts.append(f"{question.label}{where}: {question.position(at).label}")
+            texts.append(
+                filled(
+                    "{label}{where}: {label2}",
+                    label=question.label,
+                    where=where,
+                    label2=question.position(at).label,
+                )
+            )
     return texts

@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..fit import Case, FitResult
+from ..language import filled, numeral
 from ..record import Record, fields
 from ..record.fields.settings import SettleSeen
 from ..units import LengthUnit, format_length
@@ -116,6 +117,6 @@ def _text(result: FitResult) -> SettleStep:
     return SettleStep(
         seen=SettleSeen.FORWARD,
         label=SettleSeen.FORWARD.label,
-        says=say("settle.text", to=f"{to:g} %"),
+        says=say("settle.text", to=filled("{to} %", to=numeral(f"{to:g}"))),
         writes={set_to.id: f"{to:g}"},
     )

@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..intake import REGIONS
+from ..language import capitalised, joined, lowered
 from ..record.fields.settings import NotToday
 from ..states import Known, PieceState, StateKind
 from ..units import LengthUnit
@@ -104,7 +105,7 @@ def _says(state: PieceState, unit: LengthUnit) -> str:
         case StateKind.TO_GET:
             if not state.needs:
                 return say("state.to_get.look")
-            return say("state.to_get", what=f"{state.needs[0].lower()}{state.needs[1:]}")
+            return say("state.to_get", what=lowered(state.needs))
         case StateKind.NOT_PRESENT:
             return say("state.not_present")
         case _:
@@ -168,6 +169,6 @@ def _not_today(state: PieceState) -> str:
     if said.due:
         tail.append(say("state.not_today.due", due=spoken_date(said.due)))
     if tail:
-        words = " ".join(tail)
-        parts.append(f"{words[0].upper()}{words[1:]}")
-    return ". ".join(parts)
+        words = joined(" ", tail)
+        parts.append(capitalised(words))
+    return joined(". ", parts)

@@ -7,6 +7,7 @@ from typing import Literal
 
 from ..catalogue import TASKS
 from ..intake import Demand, PersonLimits
+from ..language import joined, msg
 from ..pace import (
     EYE_FAR_M,
     MICRO_S,
@@ -157,12 +158,20 @@ def day_view(day: WorkingDay, person: PersonLimits, week: int = 0) -> DayView:
 
 
 def _spell_view(spell: Spell, *, walks: bool) -> SpellView:
-    words = {"sit": "Sit", "stand": "Stand", "move": "Move" if walks else "Shift the weight"}
-    label = "Lunch" if spell.lunch else words[spell.posture]
+    words = {
+        "sit": msg("Sit"),
+        "stand": msg("Stand"),
+        "move": msg("Move") if walks else msg("Shift the weight"),
+    }
+    label = msg("Lunch") if spell.lunch else words[spell.posture]
     if spell.meeting:
-        label = f"Meeting, {'standing' if spell.posture == 'stand' else 'sitting'}"
-    tasks = ", ".join(
-        f"{TASKS.get(id, 'Work').lower()} {minutes} min" for id, minutes in spell.tasks
+        label = msg("Meeting, {what}", what="standing" if spell.posture == "stand" else "sitting")
+    tasks = joined(
+        ", ",
+        (
+            msg("{get} {minutes} min", get=TASKS.get(id, msg("Work")).lower(), minutes=minutes)
+            for id, minutes in spell.tasks
+        ),
     )
     own = spell.fixed.id if spell.fixed is not None and spell.fixed.own else ""
     return SpellView(
@@ -200,9 +209,9 @@ def _weeks(day: WorkingDay) -> list[WeekView]:
     for week in day.weeks:
         totals = totals_of(day.week(week.week))
         says = say("day.week", stand=f"{totals.stand}", longest=f"{totals.longest_stand}")
-        views.append(WeekView(week=week.week, label=f"Week {week.week}", says=says))
+        views.append(WeekView(week=week.week, label=msg("Week {week}", week=week.week), says=says))
     full = say("day.full", stand=f"{day.totals.stand}")
-    return [*views, WeekView(week=0, label=f"From week {len(views) + 1}", says=full)]
+    return [*views, WeekView(week=0, label=msg("From week {len}", len=len(views) + 1), says=full)]
 
 
 def _eyes(day: WorkingDay) -> str:

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ..language import msg
 from . import fields
 from .fields import Field
 from .fields.group import fields_in
@@ -25,16 +26,20 @@ def _piece(id: str, label: str, *holders: object) -> Piece:
 PIECES: dict[str, Piece] = {
     piece.id: piece
     for piece in (
-        _piece("chair", "Chair", fields.chair),
-        _piece("desk", "Desk", fields.desk, fields.platform, fields.cart),
-        _piece("tray", "Keyboard tray", fields.tray),
-        _piece("keys", "Keyboard and mouse", fields.keyboard, fields.pointer),
+        _piece("chair", msg("Chair"), fields.chair),
+        _piece("desk", msg("Desk"), fields.desk, fields.platform, fields.cart),
+        _piece("tray", msg("Keyboard tray"), fields.tray),
+        _piece("keys", msg("Keyboard and mouse"), fields.keyboard, fields.pointer),
         _piece(
-            "screen", "Screen", fields.screens.main.kind, fields.screens.keys, fields.screens.main
+            "screen",
+            msg("Screen"),
+            fields.screens.main.kind,
+            fields.screens.keys,
+            fields.screens.main,
         ),
-        _piece("screen2", "Screen 2", fields.screens.side["screen2"]),
-        _piece("screen3", "Screen 3", fields.screens.side["screen3"]),
-        _piece("at_hand", "Available in the room", fields.supports),
+        _piece("screen2", msg("Screen 2"), fields.screens.side["screen2"]),
+        _piece("screen3", msg("Screen 3"), fields.screens.side["screen3"]),
+        _piece("at_hand", msg("Available in the room"), fields.supports),
     )
 }
 

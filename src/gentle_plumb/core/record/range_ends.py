@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from ..errors import ValueOutOfRange
+from ..language import msg
 from ..units import LengthUnit, format_length
 from .fields import Field
 from .reading import named
@@ -57,13 +58,19 @@ def check_range(
             return format_length(amount, unit, with_unit=True)
         return f"{amount:g} {field.unit}".strip()
 
-    sides = ("above the highest", "highest") if lowest else ("below the lowest", "lowest")
+    sides = (msg("above the highest"), "highest") if lowest else (msg("below the lowest"), "lowest")
     raise ValueOutOfRange(
         field=field.id,
         value=typed,
         low=None if lowest else other,
         high=other if lowest else None,
         unit="mm" if field.kind == "length" else field.unit,
-        message=f"{named(field)}: {shown(value)} is {sides[0]}, {shown(other)}. Correct the {sides[1]} first "
-        "where that is wrong.",
+        message=msg(
+            "{named}: {shown} is {sides}, {shown2}. Correct the {sides2} first where that is wrong.",
+            named=named(field),
+            shown=shown(value),
+            sides=sides[0],
+            shown2=shown(other),
+            sides2=sides[1],
+        ),
     )

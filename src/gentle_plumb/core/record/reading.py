@@ -7,6 +7,7 @@ from datetime import date
 
 from ..body import TWINS
 from ..errors import AmbiguousValue, UnknownName, UnreadableValue, ValueOutOfRange
+from ..language import filled, joined, msg, numeral, or_list
 from ..plain_text import check_text
 from ..tolerances import END_ROUNDING, ROUNDING
 from ..units import (
@@ -43,17 +44,35 @@ def _in_range(
         return value
     belongs = _belongs(field, value)
     if field.kind == "length":
-        ends = f"{format_length(low, unit)} to {format_length(high, unit, with_unit=True)}"
+        ends = msg(
+            "{low} to {high}",
+            low=format_length(low, unit),
+            high=format_length(high, unit, with_unit=True),
+        )
         shown = format_length(value, unit, with_unit=True)
     else:
-        ends, shown = f"{low:g} to {high:g} {field.unit}", f"{value:g} {field.unit}"
+        ends, shown = (
+            msg(
+                "{low} to {high} {unit}",
+                low=numeral(f"{low:g}"),
+                high=numeral(f"{high:g}"),
+                unit=field.unit,
+            ),
+            f"{value:g} {field.unit}",
+        )
     raise ValueOutOfRange(
         field=field.id,
         value=typed,
         low=low,
         high=high,
         unit="mm" if field.kind == "length" else field.unit,
-        message=f"{named(field)}: {shown} is outside {ends}.{_perhaps(choices, belongs)}",
+        message=msg(
+            "{named}: {shown} is outside {ends}.{perhaps}",
+            named=named(field),
+            shown=shown,
+            ends=ends,
+            perhaps=_perhaps(choices, belongs),
+        ),
         choices=choices,
         belongs=belongs,
     )
@@ -61,7 +80,11 @@ def _in_range(
 
 def named(field: Field[object]) -> str:
     """A reading needs its dimension's name with it."""
-    return f"{field.group}, {field.label.lower()}" if field.section == "reading" else field.label
+    return (
+        filled("{group}, {label}", group=field.group, label=field.label.lower())
+        if field.section == "reading"
+        else field.label
+    )
 
 
 def _belongs(field: Field[object], value: float) -> str:
@@ -73,8 +96,8 @@ def _belongs(field: Field[object], value: float) -> str:
 def _perhaps(choices: tuple[str, ...], belongs: str) -> str:
     said = list(choices)
     if belongs:
-        said.append(f"under {FIELDS[belongs].group.lower()}")
-    return f" Perhaps {' or '.join(said)}?" if said else ""
+        said.append(msg("under {group}", group=FIELDS[belongs].group.lower()))
+    return msg(" Perhaps {said}?", said=or_list(said)) if said else ""
 
 
 def _length(field: Field[object], typed: str, text: str, unit: LengthUnit) -> float:
@@ -108,7 +131,12 @@ def _ambiguous(
         high=field.high,
         unit=unit,
         choices=choices,
-        message=f"{named(field)}: “{typed.strip()}” is not clear. Is it {' or '.join(choices)}?",
+        message=msg(
+            "{named}: “{typed}” is not clear. Is it {choices}?",
+            named=named(field),
+            typed=typed.strip(),
+            choices=or_list(choices),
+        ),
     )
 
 
@@ -142,13 +170,17 @@ def read_typed(field: Field[object], typed: str, *, unit: LengthUnit = "cm") -> 
         case "length":
             return _length(field, typed, text, unit)
         case "number":
-            number = parse_number(text, field=field.id, what="a number", unit=field.unit)
+            number = parse_number(text, field=field.id, what=msg("a number"), unit=field.unit)
             if field.unit == "min" and not number.is_integer():
                 raise UnreadableValue(
                     field=field.id,
                     value=typed,
                     unit=field.unit,
-                    message=f"{field.label}: {number:g} min. Give whole minutes.",
+                    message=msg(
+                        "{label}: {number} min. Give whole minutes.",
+                        label=field.label,
+                        number=numeral(f"{number:g}"),
+                    ),
                 )
             return _in_range(field, typed, number, unit)
         case "time":
@@ -159,7 +191,12 @@ def read_typed(field: Field[object], typed: str, *, unit: LengthUnit = "cm") -> 
                 raise UnknownName(
                     field=field.id,
                     value=typed,
-                    message=f"{field.label}: “{text}” is none of {', '.join(names)}.",
+                    message=msg(
+                        "{label}: “{text}” is none of {names}.",
+                        label=field.label,
+                        text=text,
+                        names=joined(", ", names),
+                    ),
                 )
             return text
         case "date":
@@ -174,7 +211,12 @@ def read_typed(field: Field[object], typed: str, *, unit: LengthUnit = "cm") -> 
                     low=0,
                     high=LONGEST_TEXT,
                     unit="characters",
-                    message=f"{field.label}: {len(text)} characters are more than {LONGEST_TEXT}.",
+                    message=msg(
+                        "{label}: {len} characters are more than {longest_text}.",
+                        label=field.label,
+                        len=len(text),
+                        longest_text=LONGEST_TEXT,
+                    ),
                 )
             return text
 
@@ -187,7 +229,11 @@ def _point(field: Field[object], text: str) -> str:
             field=field.id,
             value=text,
             unit=field.unit,
-            message=f"{field.label}: “{text}” is no point. Give x and y in px, as 812.5 344.",
+            message=msg(
+                "{label}: “{text}” is no point. Give x and y in px, as 812.5 344.",
+                label=field.label,
+                text=text,
+            ),
         )
     x, y = (_in_range(field, text, float(part), "mm") for part in match.groups())
     return f"{x:.1f} {y:.1f}"
@@ -205,7 +251,11 @@ def _time(field: Field[object], text: str) -> float:
         raise UnreadableValue(
             field=field.id,
             value=text,
-            message=f"{field.label}: “{text}” is no time of day. Type 0:00 to 24:00, as 9:30.",
+            message=msg(
+                "{label}: “{text}” is no time of day. Type 0:00 to 24:00, as 9:30.",
+                label=field.label,
+                text=text,
+            ),
         )
     return float(hour * 60 + minute)
 
@@ -219,5 +269,9 @@ def _date(field: Field[object], text: str) -> str:
     raise UnreadableValue(
         field=field.id,
         value=text,
-        message=f"{field.label}: “{text}” is not a date. Type year-month-day, as 2026-12-14.",
+        message=msg(
+            "{label}: “{text}” is not a date. Type year-month-day, as 2026-12-14.",
+            label=field.label,
+            text=text,
+        ),
     )

@@ -8,6 +8,7 @@ from __future__ import annotations
 from collections.abc import Mapping
 from dataclasses import dataclass
 
+from ..language import Words
 from ..tables import TableError, entries_of
 from .fields import field_of
 from .reading import read_typed
@@ -19,7 +20,7 @@ class ShelfKind:
 
     id: str
     piece: str
-    name: str
+    name: Words
     values: Mapping[str, str]
 
     def __post_init__(self) -> None:

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from ..language import filled, numeral
 from ..units import LengthUnit
 from .fields import Field
 
@@ -27,5 +28,7 @@ def typed_of(field: Field[object], value: float | str) -> str:
     if field.kind == "length":
         return f"{value:.4f}".rstrip("0").rstrip(".") + " mm"
     if field.kind == "time":
-        return f"{round(value) // 60}:{round(value) % 60:02d}"
+        return filled(
+            "{round}:{round2}", round=round(value) // 60, round2=numeral(f"{round(value) % 60:02d}")
+        )
     return f"{value:.10g}"

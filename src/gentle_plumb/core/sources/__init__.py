@@ -9,6 +9,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Literal
 
+from ..language import Words
 from ..tables import csv_table, entry
 
 
@@ -19,7 +20,7 @@ class Source:
     key: str
     kind: Literal["published", "house", "geometry"]
     title: str
-    note: str
+    note: Words
 
 
 SOURCES: dict[str, Source] = {

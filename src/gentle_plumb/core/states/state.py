@@ -10,6 +10,7 @@ from dataclasses import dataclass
 
 from ..catalogue import Posture, Quantity
 from ..choices import Choice
+from ..language import msg
 from ..plans import Price
 from .answers import SILENT, StepAnswers
 
@@ -17,27 +18,27 @@ from .answers import SILENT, StepAnswers
 class StateKind(Choice):
     """What became of a thing that can be set."""
 
-    NOT_RECORDED = "not_recorded", "Not recorded"
-    NOT_PRESENT = "not_present", "Not present"
-    AS_FOUND = "as_found", "Left as found"
-    TARGET = "target", "To be set"
-    SET = "set", "Set"
-    STOPPED = "stopped", "Stopped: it hurts"
-    NOT_TODAY = "not_today", "Not today"
-    DECLINED = "declined", "Declined"
-    TO_GET = "to_get", "To be bought or found"
+    NOT_RECORDED = "not_recorded", msg("Not recorded")
+    NOT_PRESENT = "not_present", msg("Not present")
+    AS_FOUND = "as_found", msg("Left as found")
+    TARGET = "target", msg("To be set")
+    SET = "set", msg("Set")
+    STOPPED = "stopped", msg("Stopped: it hurts")
+    NOT_TODAY = "not_today", msg("Not today")
+    DECLINED = "declined", msg("Declined")
+    TO_GET = "to_get", msg("To be bought or found")
 
 
 class Known(Choice):
     """How the number that a thing stands at is known."""
 
     MEASURED = "measured", "measured"
-    TAPE = "tape", "read from the tape"
-    DISPLAY = "display", "read from the desk’s display"
-    UNMEASURED = "unmeasured", "set to target, not measured"
-    EYE = "eye", "set by eye"
-    FOUND = "found", "as found"
-    DECLARED = "declared", "fixed by design"
+    TAPE = "tape", msg("read from the tape")
+    DISPLAY = "display", msg("read from the desk’s display")
+    UNMEASURED = "unmeasured", msg("set to target, not measured")
+    EYE = "eye", msg("set by eye")
+    FOUND = "found", msg("as found")
+    DECLARED = "declared", msg("fixed by design")
 
 
 LEFT_ALONE = frozenset({StateKind.STOPPED, StateKind.NOT_TODAY, StateKind.DECLINED})

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass
 
+from ..language import msg
 from ..record import STEPS, Record, StepId, Value, fields, step_of
 from ..workstation import PlaceUse
 
@@ -76,5 +77,5 @@ def _places(record: Record) -> Iterator[VisitPlace]:
         asked = places.at(id)
         use = record[asked.use]
         if use is not None or id == places.MAIN:
-            name = record.said(asked.name) or f"Place {number}"
+            name = record.said(asked.name) or msg("Place {number}", number=number)
             yield VisitPlace(id=id, name=name, use=use or PlaceUse.BOTH)

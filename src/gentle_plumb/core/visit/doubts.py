@@ -10,6 +10,7 @@ from dataclasses import dataclass
 from datetime import date
 
 from ..body import DIMENSIONS, FACTORS, Body, Earlier, PlausibilityDoubt, questions
+from ..language import and_list, capitalised, filled, msg, spoken_day
 from ..record import Record, fields
 from ..units import MM_PER, LengthUnit, format_length
 from .body import heel_of, other_sides, resolved_of
@@ -58,8 +59,7 @@ def spoken_date(iso: str) -> str:
     >>> spoken_date("2026-05-04")
     '4 May 2026'
     """
-    day = date.fromisoformat(iso)
-    return f"{day.day} {day:%B %Y}"
+    return spoken_day(date.fromisoformat(iso))
 
 
 def _as_other_unit(mm: float, factor: float, unit: LengthUnit) -> str:
@@ -102,54 +102,82 @@ def _way_out(
     if slip.other is not None:
         moved = _exchange(record, name, slip.other, unit)
         if slip.kind == "exchanged" or _paths(record, slip.other):
-            return f"Exchange with {_label(slip.other).lower()}", moved
-        return f"Move it to {_label(slip.other).lower()}", moved
+            return msg("Exchange with {other}", other=_label(slip.other).lower()), moved
+        return msg("Move it to {other}", other=_label(slip.other).lower()), moved
     if slip.factor is not None:
         fixes = tuple(
             Fix(path, _as_other_unit(mm, slip.factor, unit)) for path, mm in _paths(record, name)
         )
-        return f"Make it {' and '.join(dict.fromkeys(fix.typed for fix in fixes))}", fixes
+        return msg(
+            "Make it {fromkeys}", fromkeys=and_list(dict.fromkeys(fix.typed for fix in fixes))
+        ), fixes
     if slip.mm is None:
         return None, ()
     heel = heel_of(record, name) or 0.0
     by = slip.mm - question.value_mm
     fixes = tuple(Fix(path, _length(mm + by, unit)) for path, mm in _paths(record, name))
-    return f"Make it {_length(slip.mm + heel, unit)}", fixes
+    return msg("Make it {mm}", mm=_length(slip.mm + heel, unit)), fixes
 
 
 def _text(question: PlausibilityDoubt, unit: LengthUnit) -> str:
     label, value = _label(question.dimension), _length(question.value_mm, unit)
     said, slip = question.expected, question.slip
-    perhaps = f" {slip.words[0].upper()}{slip.words[1:]}?" if slip is not None else ""
+    perhaps = filled(" {words}?", words=capitalised(slip.words)) if slip is not None else ""
     if question.kind == "sheet":
-        return (
-            f"{len(question.others) + 1} values are far from those of "
-            f"{spoken_date(question.since)}. Is this the right client?"
+        return msg(
+            "{len} values are far from those of {since}. Is this the right client?",
+            len=len(question.others) + 1,
+            since=spoken_date(question.since),
         )
     if question.kind == "relation" and question.relation is not None:
         others = [_label(name).lower() for name in question.others]
         relation = question.relation
         low, high = format_length(relation.low, unit), _length(relation.high, unit)
         words = relation.words.format(*others, low=low, high=high)
-        return f"{label} {value} {words}. One of them is wrong."
+        return msg(
+            "{label} {value} {words}. One of them is wrong.", label=label, value=value, words=words
+        )
     if said is None:
-        return f"{label} {value}: is this right?"
+        return msg("{label} {value}: is this right?", label=label, value=value)
     near = _length(said.mm, unit)
     if question.kind == "sides":
-        return f"{label} {value}, the other side {near}. A typing error, or a real difference between sides?"
-    if question.kind == "earlier":
-        tail = perhaps or " Adults don’t grow. Which of the two is right?"
-        if DIMENSIONS[question.dimension].change_mm >= 20 and not perhaps:
-            tail = " Weight and posture can change this, but by so much?"
-        return f"{label} {value}; on {spoken_date(question.since)} it was {near}.{tail}"
-    if slip is not None and slip.kind == "exchanged" and slip.other is not None:
-        return (
-            f"{label} {value} and {_label(slip.other).lower()} "
-            f"{_length(slip.mm or 0.0, unit)} would fit much better the other way round."
+        return msg(
+            "{label} {value}, the other side {near}. A typing error, or a real difference between sides?",
+            label=label,
+            value=value,
+            near=near,
         )
-    basis = " and ".join(_label(name).lower() for name in question.others) or "most people"
+    if question.kind == "earlier":
+        tail = perhaps or msg(" Adults don’t grow. Which of the two is right?")
+        if DIMENSIONS[question.dimension].change_mm >= 20 and not perhaps:
+            tail = msg(" Weight and posture can change this, but by so much?")
+        return msg(
+            "{label} {value}; on {since} it was {near}.{tail}",
+            label=label,
+            value=value,
+            since=spoken_date(question.since),
+            near=near,
+            tail=tail,
+        )
+    if slip is not None and slip.kind == "exchanged" and slip.other is not None:
+        return msg(
+            "{label} {value} and {other} {mm} would fit much better the other way round.",
+            label=label,
+            value=value,
+            other=_label(slip.other).lower(),
+            mm=_length(slip.mm or 0.0, unit),
+        )
+    basis = and_list(_label(name).lower() for name in question.others) or msg("most people")
     spread = format_length(2 * said.sd_mm, unit)
-    return f"{label} {value} is far from the {near} (± {spread}) that goes with {basis}.{perhaps or ' Is it right?'}"
+    return msg(
+        "{label} {value} is far from the {near} (± {spread}) that goes with {basis}.{perhaps}",
+        label=label,
+        value=value,
+        near=near,
+        spread=spread,
+        basis=basis,
+        perhaps=perhaps or msg(" Is it right?"),
+    )
 
 
 def _between_readings(record: Record, name: str, unit: LengthUnit) -> Doubt | None:
@@ -172,17 +200,24 @@ def _between_readings(record: Record, name: str, unit: LengthUnit) -> Doubt | No
                     dimension=name,
                     kind="reading",
                     fixes=(Fix(path, typed),),
-                    way_out=f"Make it {typed}",
-                    text=f"The readings {_length(a, unit)} and {_length(b, unit)} differ by a factor. "
-                    f"{words[0].upper()}{words[1:]}?",
+                    way_out=msg("Make it {typed}", typed=typed),
+                    text=msg(
+                        "The readings {a} and {b} differ by a factor. {words}?",
+                        a=_length(a, unit),
+                        b=_length(b, unit),
+                        words=capitalised(words),
+                    ),
                 )
     digits = sorted(f"{a:.0f}") == sorted(f"{b:.0f}") and abs(a - b) > limit
     if digits and len(f"{a:.0f}") == len(f"{b:.0f}"):
         return Doubt(
             dimension=name,
             kind="reading",
-            text=f"{_length(a, unit)} and {_length(b, unit)} have the same digits. "
-            "Were two of them swapped? Take a third reading.",
+            text=msg(
+                "{a} and {b} have the same digits. Were two of them swapped? Take a third reading.",
+                a=_length(a, unit),
+                b=_length(b, unit),
+            ),
         )
     return None
 
@@ -194,8 +229,9 @@ def _shoes(record: Record, body: Body) -> Doubt | None:
     return Doubt(
         dimension=inside[0],
         kind="shoes",
-        text="Measured in shoes, but heel height not recorded: every height from the floor is too "
-        "large by that amount.",
+        text=msg(
+            "Measured in shoes, but heel height not recorded: every height from the floor is too large by that amount."
+        ),
     )
 
 

@@ -6,6 +6,7 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 
 from ..choices import YesNo
+from ..language import joined
 from ..observation import HABITS, HabitOften, HabitSide
 from ..photo import Photo
 from ..record import Record, fields
@@ -34,7 +35,9 @@ class SeenHabit:
     def text(self) -> str:
         """In words: ``Often, left``."""
         side = self.side.label.lower() if self.side else ""
-        return ", ".join(word for word in (self.often.label if self.often else "", side) if word)
+        return joined(
+            ", ", (word for word in (self.often.label if self.often else "", side) if word)
+        )
 
 
 def habits_seen(record: Record) -> dict[str, SeenHabit]:

@@ -8,6 +8,7 @@ from typing import Protocol
 
 from ..body import DIMENSIONS
 from ..fit import NEEDED_ROWS, FitResult
+from ..language import filled, msg
 from ..record import FIELDS, STEPS, Record, StepId, fields
 from ..record.fields.ask import ConsentAnswer
 from .body import settled
@@ -43,7 +44,11 @@ def _by_fields(step: StepId, record: Record, *, sits: bool = True) -> StepProgre
         and (sits or not field.of_the_seat)
         and not (field.health and withheld and field.id not in fields.ask.RED_FLAG_PATHS)
     ]
-    missing = [f"{field.group}: {field.label}" for field in needed if field not in record]
+    missing = [
+        filled("{group}: {label}", group=field.group, label=field.label)
+        for field in needed
+        if field not in record
+    ]
     return StepProgress(
         step=step,
         label=STEPS[step],
@@ -113,7 +118,7 @@ def progress(
             label=STEPS["report"],
             done=int(signed),
             needed=1,
-            next=None if signed else "Signature",
+            next=None if signed else msg("Signature"),
         ),
     ]
     return {step.step: step for step in steps}

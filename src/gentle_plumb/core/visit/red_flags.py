@@ -7,6 +7,7 @@ from datetime import date
 
 from ..choices import one_of
 from ..intake import RED_FLAGS, URGENCY, RedFlag, Urgency
+from ..language import msg
 from ..record import Record, fields
 from ..record.fields.flag_fields import CalledBack, ClinicianSays, FlagFields
 
@@ -67,7 +68,7 @@ def raised_red_flags(record: Record) -> list[RaisedRedFlag]:
     ]
     other = one_of(URGENCY, record[ask.other_flag])
     if other is not None:
-        raised.append(_raised(record, "other", other, "Another red flag", ask.other))
+        raised.append(_raised(record, "other", other, msg("Another red flag"), ask.other))
     return sorted(raised, key=lambda raised_red_flag: tuple(URGENCY).index(raised_red_flag.urgency))
 
 
@@ -95,7 +96,7 @@ def _raised(
         id=id,
         urgency=urgency,
         label=label,
-        done=None if missing else f"Referred to {to}. {text} ({by})",
+        done=None if missing else msg("Referred to {to}. {text} ({by})", to=to, text=text, by=by),
         to=to,
         informed=text,
         by=by,

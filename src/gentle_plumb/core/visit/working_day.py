@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..fit import Case
+from ..language import msg
 from ..pace import (
     AT_A_COUNTER,
     EYE_EVERY_MIN,
@@ -189,10 +190,10 @@ def _tasks(record: Record, case: Case, *, desk_stands: bool, stands: bool) -> li
         days = [
             TaskDay(
                 id=DESK_TIME,
-                label="At the desk",
+                label=msg("At the desk"),
                 minutes=round(whole * 60),
                 posture=posture,
-                reason="Hours by task are not recorded.",
+                reason=msg("Hours by task are not recorded."),
             )
         ]
     if stands:
@@ -207,7 +208,7 @@ def _sat(task: TaskDay, posture: TaskPosture) -> TaskDay:
         label=task.label,
         minutes=task.minutes,
         posture=posture,
-        reason=task.reason if task.posture == posture else "Nothing is planned standing here.",
+        reason=task.reason if task.posture == posture else msg("Nothing is planned standing here."),
         own=task.own and task.posture == posture,
         laptop=task.laptop,
     )

@@ -8,12 +8,13 @@ from ..assessment import Assessment
 from ..catalogue import QUANTITIES
 from ..findings import Finding, effect_of
 from ..fit import AimedSettings, FitResult, FitRow, Posture, PostureFit
+from ..language import msg
 from ..plans import total_of, what_is_left
 from ..presentation import apart_text, hard_limit_words, value_text
 from ..record import Field, fields
 from ..tolerances import SAME_DEG, SAME_MM
 from ..units import LengthUnit
-from ..words import say_amount, say_degrees, say_joint
+from ..words import bare_degrees, say_amount, say_degrees, say_joint
 from .analysis import VisitAnalysis
 
 POSTURES: tuple[Posture, Posture] = ("seated", "standing")
@@ -132,7 +133,14 @@ def _settings_off(assessed: Assessment, unit: LengthUnit) -> list[FindingSummary
         summaries.append(
             FindingSummary(
                 id=f"{assessed.posture}.{quantity.key}",
-                text=f"{quantity.label}{where} {apart} {side} its range: {effect}.",
+                text=msg(
+                    "{label}{where} {apart} {side} its range: {effect}.",
+                    label=quantity.label,
+                    where=where,
+                    apart=apart,
+                    side=side,
+                    effect=effect,
+                ),
             )
         )
     return summaries
@@ -148,8 +156,13 @@ def _joints_off(assessed: Assessment) -> list[FindingSummary]:
             summaries.append(
                 FindingSummary(
                     id=f"{assessed.posture}.joint.{joint.joint}",
-                    text=f"{words}{', standing' if standing else ''}: "
-                    f"{say_degrees(abs(joint.excess_deg), 1)} {side} its range.",
+                    text=msg(
+                        "{words}{what}: {abs} {side} its range.",
+                        words=words,
+                        what=", standing" if standing else "",
+                        abs=say_degrees(abs(joint.excess_deg), 1),
+                        side=side,
+                    ),
                 )
             )
     return summaries
@@ -213,8 +226,8 @@ def setting_changes(before: FitResult, after: FitResult, unit: LengthUnit) -> li
                     posture=posture,
                     label=joint.label,
                     unit="°",
-                    before=say_degrees(then, 1).removesuffix("°"),
-                    after=say_degrees(joint.angle, 1).removesuffix("°"),
+                    before=bare_degrees(then, 1),
+                    after=bare_degrees(joint.angle, 1),
                     by=f"{'+' if by > 0 else '−'}{abs(by):.1f}",
                 )
             )

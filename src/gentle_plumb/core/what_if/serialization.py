@@ -10,6 +10,7 @@ from typing import Any
 
 from ..body import BRITISH_ADULTS, Spread, Table
 from ..drawing import Mark, Scene, SceneRequest
+from ..language import Language, language_of
 from ..plans import Prices
 from ..visit import Measuring, PhotoFile
 from .ahead import AheadRequest, AheadSession, TypedChange
@@ -103,15 +104,15 @@ def ahead_from_json(plain: Mapping[str, Any]) -> AheadRequest:
     )
 
 
-def as_json(value: Any) -> str:
-    """A dataclass as JSON."""
-    return _ENCODER.encode(to_jsonable(value))
+def as_json(value: Any, language: Language) -> str:
+    """A dataclass as JSON, its words in a language."""
+    return _ENCODER.encode(language.say(to_jsonable(value)))
 
 
-def _members(value: Any, **made: str) -> str:
+def _members(value: Any, language: Language, **made: str) -> str:
     """A dataclass as JSON, some of its fields already made."""
     texts = (
-        f'"{name}":{made.get(name) or as_json(getattr(value, name))}'
+        f'"{name}":{made.get(name) or as_json(getattr(value, name), language)}'
         for name in _names(type(value))
     )
     return f"{{{','.join(texts)}}}"
@@ -120,7 +121,8 @@ def _members(value: Any, **made: str) -> str:
 class _Parts:
     """The JSON of a list, put together anew only where a part is otherwise than last time."""
 
-    def __init__(self) -> None:
+    def __init__(self, language: Language) -> None:
+        self._language = language
         self._last: list[tuple[Any, str]] = []
 
     def text(self, parts: Sequence[Any]) -> str:
@@ -131,7 +133,7 @@ class _Parts:
             if old and (part is old[0] or vars(part) == vars(old[0])):
                 now.append(old)
             else:
-                now.append((part, as_json(part)))
+                now.append((part, as_json(part, self._language)))
         self._last = now
         return f"[{','.join(text for _, text in now)}]"
 
@@ -139,16 +141,18 @@ class _Parts:
 class JsonWhatIfSession:
     """A visit that is tried on and drawn ahead, spoken to in JSON: what the page's worker holds."""
 
-    def __init__(self, given: str) -> None:
+    def __init__(self, given: str, language: str = "en") -> None:
+        self._language = language_of(language)
         self._ahead = AheadSession(visit_input_from_json(json.loads(given)))
         self._bench = WhatIfSession(self._ahead.visit_input)
-        self._rows, self._joints, self._marks = _Parts(), _Parts(), _Parts()
+        self._rows, self._joints, self._marks = (_Parts(self._language) for _ in range(3))
 
     def try_out(self, request: str) -> str:
         """What a try comes to. While a hand moves, most rows and marks are as they were."""
         tried = self._bench.try_out(request_from_json(json.loads(request)))
         return _members(
             tried,
+            self._language,
             rows=self._rows.text(tried.rows),
             joints=self._joints.text(tried.joints),
             scene=self._scene(tried.scene),
@@ -168,4 +172,4 @@ class JsonWhatIfSession:
         self._ahead.settle(ahead_from_json(json.loads(request)))
 
     def _scene(self, scene: Scene) -> str:
-        return _members(scene, marks=self._marks.text(scene.marks))
+        return _members(scene, self._language, marks=self._marks.text(scene.marks))

@@ -2,9 +2,10 @@
 
 from .client_numbers import CLIENT_NUMBERS, NUMBER_WORDS
 from .invalid import Misplaced, invalid_at, invalid_text
-from .messages import ENGLISH, Messages, say
+from .messages import MESSAGES, say
 from .numbers import (
     bare_amount,
+    bare_degrees,
     say_addition,
     say_amount,
     say_change,

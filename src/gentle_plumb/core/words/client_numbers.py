@@ -1,17 +1,18 @@
 """The numbers that a client comes back to, named by what they are measured from."""
 
+from ..language import msg
 from .state_messages import STATE_MESSAGES
 
 CLIENT_NUMBERS: dict[str, str] = {
-    "seat": "Height of the seat, from the floor",
-    "footrest": "Height of the footrest, from the floor",
-    "surface": "Height of the desk, from the floor",
-    "mouse": "How far the mouse is from your middle",
-    "screen_top": "Top of the screen, from the floor",
-    "distance": "From your eye to the screen",
-    "scale": "Size of the text",
-    "display": "What the desk’s display shows",
-    "key": "Which key on the desk",
+    "seat": msg("Height of the seat, from the floor"),
+    "footrest": msg("Height of the footrest, from the floor"),
+    "surface": msg("Height of the desk, from the floor"),
+    "mouse": msg("How far the mouse is from your middle"),
+    "screen_top": msg("Top of the screen, from the floor"),
+    "distance": msg("From your eye to the screen"),
+    "scale": msg("Size of the text"),
+    "display": msg("What the desk’s display shows"),
+    "key": msg("Which key on the desk"),
 }
 """On the client's paper and, translated, on their own page; by quantity, the desk's display and its key."""
 

@@ -5,37 +5,39 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from typing import Any
 
+from ..language import filled, msg
+
 MOST_SHOWN = 60
 """So many signs of a value are shown. House value."""
 
 _KINDS = {
-    "string": "a text",
-    "float": "a number",
-    "int": "a whole number",
-    "bool": "true or false",
-    "list": "a list",
-    "tuple": "a list",
-    "dict": "an object with named fields",
-    "model": "an object with named fields",
-    "model_attributes": "an object with named fields",
-    "dataclass": "an object with named fields",
-    "date": "a date such as 2026-11-30",
-    "date_from_datetime": "a date such as 2026-11-30",
-    "datetime": "a date and time",
-    "uuid": "an identifier (UUID)",
-    "finite": "a finite number",
+    "string": msg("a text"),
+    "float": msg("a number"),
+    "int": msg("a whole number"),
+    "bool": msg("true or false"),
+    "list": msg("a list"),
+    "tuple": msg("a list"),
+    "dict": msg("an object with named fields"),
+    "model": msg("an object with named fields"),
+    "model_attributes": msg("an object with named fields"),
+    "dataclass": msg("an object with named fields"),
+    "date": msg("a date such as 2026-11-30"),
+    "date_from_datetime": msg("a date such as 2026-11-30"),
+    "datetime": msg("a date and time"),
+    "uuid": msg("an identifier (UUID)"),
+    "finite": msg("a finite number"),
 }
 _ENDS = {
-    "greater_than_equal": ("ge", "at least"),
-    "greater_than": ("gt", "more than"),
-    "less_than_equal": ("le", "at most"),
-    "less_than": ("lt", "less than"),
+    "greater_than_equal": ("ge", msg("at least")),
+    "greater_than": ("gt", msg("more than")),
+    "less_than_equal": ("le", msg("at most")),
+    "less_than": ("lt", msg("less than")),
 }
 _LENGTHS = {
-    "too_long": ("max_length", "at most", "entries"),
-    "too_short": ("min_length", "at least", "entries"),
-    "string_too_long": ("max_length", "at most", "characters"),
-    "string_too_short": ("min_length", "at least", "characters"),
+    "too_long": ("max_length", msg("at most"), msg("entries")),
+    "too_short": ("min_length", msg("at least"), msg("entries")),
+    "string_too_long": ("max_length", msg("at most"), msg("characters")),
+    "string_too_short": ("min_length", msg("at least"), msg("characters")),
 }
 
 
@@ -60,23 +62,28 @@ def invalid_text(error: Mapping[str, Any]) -> str:
     kind, given, ctx = str(error["type"]), error.get("input"), error.get("ctx") or {}
     shown = _shown(given)
     if kind == "missing":
-        return "is missing"
+        return msg("is missing")
     if kind == "extra_forbidden":
-        return "there is no field of this name"
+        return msg("there is no field of this name")
     if kind == "json_invalid":
-        return "is not JSON, or was cut off"
+        return msg("is not JSON, or was cut off")
     if kind in ("literal_error", "enum"):
-        return f"{shown} has to be one of {ctx.get('expected', '')}"
+        return msg("{shown} has to be one of {get}", shown=shown, get=ctx.get("expected", ""))
     if kind in _ENDS:
         name, words = _ENDS[kind]
-        return f"{shown} has to be {words} {_number(ctx.get(name))}"
+        return msg(
+            "{shown} has to be {words} {number}",
+            shown=shown,
+            words=words,
+            number=_number(ctx.get(name)),
+        )
     if kind in _LENGTHS:
         name, words, what = _LENGTHS[kind]
-        return f"has to have {words} {ctx.get(name)} {what}"
+        return msg("has to have {words} {get} {what}", words=words, get=ctx.get(name), what=what)
     for ending in ("_type", "_parsing", "_from_float", "_inclusive", "_number"):
         wanted = _KINDS.get(kind.removesuffix(ending)) if kind.endswith(ending) else None
         if wanted is not None:
-            return f"{shown} has to be {wanted}"
+            return msg("{shown} has to be {wanted}", shown=shown, wanted=wanted)
     return str(error.get("msg", "")).removeprefix("Value error, ")
 
 
@@ -104,7 +111,7 @@ class Misplaced(ValueError):
     """Something is wrong at a path further down: ``path`` and ``words`` are told together."""
 
     def __init__(self, path: str, words: str) -> None:
-        super().__init__(f"{path}: {words}")
+        super().__init__(filled("{path}: {words}", path=path, words=words))
         self.path, self.words = path, words
 
     def under(self, part: str) -> Misplaced:
@@ -114,11 +121,15 @@ class Misplaced(ValueError):
 
 def _shown(given: object) -> str:
     if isinstance(given, dict | list | tuple):
-        return "what stands here"
+        return msg("what stands here")
     text = given if isinstance(given, str) else str(given)
     text = text if len(text) <= MOST_SHOWN else f"{text[:MOST_SHOWN]}…"
     return (
-        f"“{text}”" if isinstance(given, str) else text.lower() if isinstance(given, bool) else text
+        filled("“{text}”", text=text)
+        if isinstance(given, str)
+        else text.lower()
+        if isinstance(given, bool)
+        else text
     )
 
 

@@ -5,6 +5,7 @@ from __future__ import annotations
 from math import floor
 
 from ..catalogue import JOINTS, Quantity
+from ..language import filled, numeral
 from ..units import NO_BREAK, LengthUnit, format_difference, format_length
 from .messages import say
 
@@ -16,7 +17,8 @@ def with_unit(number: str, unit: str) -> str:
     ('46.2\xa0cm', '95°', '7')
 
     """
-    return f"{number}{unit}" if unit in ("°", "") else f"{number}{NO_BREAK}{unit}"
+    between = "" if unit in ("°", "") else NO_BREAK
+    return filled("{number}{between}{unit}", number=numeral(number), between=between, unit=unit)
 
 
 def say_length(value_mm: float, unit: LengthUnit) -> str:
@@ -37,7 +39,17 @@ def say_degrees(value: float, digits: int = 0) -> str:
 
     """
     text = f"{abs(value):.{digits}f}"
-    return f"{'−' if value < 0 and float(text) else ''}{text}°"
+    return numeral(f"{'−' if value < 0 and float(text) else ''}{text}°")
+
+
+def bare_degrees(value: float, digits: int = 0) -> str:
+    """Return degrees without their sign.
+
+    >>> bare_degrees(-4.6)
+    '−5'
+
+    """
+    return numeral(str(say_degrees(value, digits)).removesuffix("°"))
 
 
 def say_percent(value: float) -> str:
@@ -82,7 +94,7 @@ def bare_amount(quantity: Quantity, value: float, unit: LengthUnit) -> str:
     """Return a value of a quantity without its unit."""
     if quantity.unit == "mm":
         return format_length(value, unit)
-    return say_degrees(value).removesuffix("°") if quantity.unit == "deg" else f"{value:.0f}"
+    return bare_degrees(value) if quantity.unit == "deg" else f"{value:.0f}"
 
 
 def unit_of(quantity: Quantity, unit: LengthUnit) -> str:
@@ -104,7 +116,9 @@ def say_change(quantity: Quantity, change: float, unit: LengthUnit) -> str:
     if quantity.unit == "mm":
         return format_difference(change, unit, up=quantity.up, down=quantity.down)
     size = f"{abs(change):.0f}"
-    return f"{quantity.up if change > 0 else quantity.down} {size}" if size != "0" else "0"
+    if size == "0":
+        return "0"
+    return filled("{way} {by}", way=quantity.up if change > 0 else quantity.down, by=size)
 
 
 def say_joint(joint: str, angle: float, digits: int = 0) -> str:
@@ -116,8 +130,8 @@ def say_joint(joint: str, angle: float, digits: int = 0) -> str:
     """
     name = JOINTS[joint]
     if name.negative and angle < 0 and float(f"{angle:.{digits}f}"):
-        return f"{name.negative} {say_degrees(-angle, digits)}"
-    return f"{name.label} {say_degrees(angle, digits)}"
+        return filled("{joint} {angle}", joint=name.negative, angle=say_degrees(-angle, digits))
+    return filled("{joint} {angle}", joint=name.label, angle=say_degrees(angle, digits))
 
 
 def say_addition(label: str, ends: tuple[float, float] | None, unit: LengthUnit) -> str:

@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ..choices import Choice
+from ..language import msg
 from .kinds import ScreenKind, ScreenPlace, ScreenUse
 
 EQUAL_PERCENT, SELDOM_PERCENT = 40.0, 15.0
@@ -61,14 +62,14 @@ class Details:
 class Lever(Choice):
     """What is moved to set a piece, and where it is."""
 
-    RIGHT_FRONT = "right_front", "Lever, right front"
-    RIGHT_REAR = "right_rear", "Lever, right rear"
-    LEFT_FRONT = "left_front", "Lever, left front"
-    LEFT_REAR = "left_rear", "Lever, left rear"
-    KNOB = "knob", "Knob, turned"
-    BUTTON = "button", "Button, pressed in"
-    CLICKS = "clicks", "Lifted in clicks; right up, it drops again"
-    KEYS = "keys", "Keys at the front edge"
-    CRANK = "crank", "Crank"
-    PUSH = "push", "Pushed by hand"
-    SCREWS = "screws", "Screws; needs a tool"
+    RIGHT_FRONT = "right_front", msg("Lever, right front")
+    RIGHT_REAR = "right_rear", msg("Lever, right rear")
+    LEFT_FRONT = "left_front", msg("Lever, left front")
+    LEFT_REAR = "left_rear", msg("Lever, left rear")
+    KNOB = "knob", msg("Knob, turned")
+    BUTTON = "button", msg("Button, pressed in")
+    CLICKS = "clicks", msg("Lifted in clicks; right up, it drops again")
+    KEYS = "keys", msg("Keys at the front edge")
+    CRANK = "crank", msg("Crank")
+    PUSH = "push", msg("Pushed by hand")
+    SCREWS = "screws", msg("Screws; needs a tool")

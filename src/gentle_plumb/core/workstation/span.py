@@ -7,6 +7,7 @@ from functools import cached_property
 from math import floor
 
 from ..errors import ValueOutOfRange
+from ..language import msg, numeral
 from ..tolerances import END_ROUNDING, ROUNDING
 
 LEAST_STEP = 1.0
@@ -29,8 +30,14 @@ class Span:
         if self.low > self.high:
             raise ValueOutOfRange(
                 field="range",
-                value=f"{self.low:g} to {self.high:g}",
-                message=f"The lowest ({self.low:g}) is above the highest ({self.high:g}).",
+                value=msg(
+                    "{low} to {high}", low=numeral(f"{self.low:g}"), high=numeral(f"{self.high:g}")
+                ),
+                message=msg(
+                    "The lowest ({low}) is above the highest ({high}).",
+                    low=numeral(f"{self.low:g}"),
+                    high=numeral(f"{self.high:g}"),
+                ),
                 high=self.high,
             )
         if self.step is not None and self.step < LEAST_STEP:
@@ -39,8 +46,11 @@ class Span:
                 value=f"{self.step:g}",
                 low=LEAST_STEP,
                 unit="mm",
-                message=f"A step of {self.step:g} mm is finer than any hand sets: at least "
-                f"{LEAST_STEP:g} mm.",
+                message=msg(
+                    "A step of {step} mm is finer than any hand sets: at least {least_step} mm.",
+                    step=numeral(f"{self.step:g}"),
+                    least_step=numeral(f"{LEAST_STEP:g}"),
+                ),
             )
 
     @property

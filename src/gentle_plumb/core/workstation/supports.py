@@ -2,24 +2,25 @@
 
 from __future__ import annotations
 
+from ..language import msg
 from .span import Span
 
 SUPPORTS: dict[str, tuple[str, bool]] = {
-    "footrest": ("Footrest", False),
-    "riser": ("Screen riser", True),
-    "ream": ("Ream of paper", True),
-    "box": ("Box", True),
-    "book": ("Book", True),
-    "cushion": ("Seat cushion", True),
-    "towel": ("Towel roll", True),
-    "lumbar_roll": ("Lumbar roll", True),
-    "palm": ("Wrist rest", True),
-    "other_chair": ("Another chair", False),
-    "document_holder": ("Document holder", False),
-    "headset": ("Headset", False),
-    "anti_fatigue_mat": ("Anti-fatigue mat", True),
-    "rail": ("Foot rail", True),
-    "task_lamp": ("Task lamp", False),
+    "footrest": (msg("Footrest"), False),
+    "riser": (msg("Screen riser"), True),
+    "ream": (msg("Ream of paper"), True),
+    "box": (msg("Box"), True),
+    "book": (msg("Book"), True),
+    "cushion": (msg("Seat cushion"), True),
+    "towel": (msg("Towel roll"), True),
+    "lumbar_roll": (msg("Lumbar roll"), True),
+    "palm": (msg("Wrist rest"), True),
+    "other_chair": (msg("Another chair"), False),
+    "document_holder": (msg("Document holder"), False),
+    "headset": (msg("Headset"), False),
+    "anti_fatigue_mat": (msg("Anti-fatigue mat"), True),
+    "rail": (msg("Foot rail"), True),
+    "task_lamp": (msg("Task lamp"), False),
 }
 """Name, and whether its thickness or height is asked."""
 STACKED: dict[str, frozenset[str]] = {

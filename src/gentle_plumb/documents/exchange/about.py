@@ -7,6 +7,7 @@ from datetime import date
 
 from ...core.body import DIMENSIONS
 from ...core.errors import FieldError
+from ...core.language import msg
 from ...core.units import parse_length
 from ...services.models import FileRead, MeasurementSheet
 
@@ -63,12 +64,12 @@ def agreeing(typed: str, value_mm: str) -> tuple[str, str | None]:
     try:
         said = float(value_mm)
     except ValueError:
-        return "", f"“{value_mm}” is no number of mm"
+        return "", msg("“{value_mm}” is no number of mm", value_mm=value_mm)
     if not typed:
         return f"{value_mm} mm", None
     try:
         if abs(mm_of(typed) - said) > 0.05:
-            return "", f"typed “{typed}” is not {value_mm} mm"
+            return "", msg("typed “{typed}” is not {value_mm} mm", typed=typed, value_mm=value_mm)
     except FieldError as error:
         return "", error.message
     return typed, None

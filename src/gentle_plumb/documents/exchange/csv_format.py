@@ -9,6 +9,7 @@ from datetime import date
 
 from ...core.body import DIMENSIONS, SEXES, resolve_readings
 from ...core.choices import one_of
+from ...core.language import joined, msg
 from ...services.models import MeasurementSheet
 from .about import READINGS, Read, agreeing, day, dimensions_in, mm_of, mm_text
 
@@ -20,30 +21,37 @@ BY_CLIENT = (*WHO, *HOW, *(f"{name}_mm" for name in DIMENSIONS))
 NEEDED_BY_READING = ("client", "visit_on", "dimension")
 NEEDED_BY_CLIENT = ("client", "visit_on")
 COLUMNS = {
-    "client_id, visit_id": "Identifiers, as this program writes them. Leave them empty for a new client or visit.",
-    "client": "The name. Needed.",
-    "sex": "female, male, or empty.",
-    "work": "The client’s work, in words.",
-    "visit_on": "The day of the visit: 2026-11-25 or 25.11.2026. Needed.",
-    "posture": "How they sat: as_they_work or erect.",
-    "footwear": "barefoot or shoes.",
-    "heel_mm": "Height of the heel, mm.",
-    "dimension": "Which dimension this row is about, by its identifier, such as popliteal_height. Needed.",
-    "reading": "first, second, third, or other for the other arm or leg.",
-    "value_mm": "The reading, mm.",
-    "typed": "The reading as it was typed, with its unit, such as 41,0 cm. One of these two is enough; "
-    "if both are there, they must agree.",
-    "origin": "measured, carried_over or self_measured.",
-    "taken_on, taken_by": "The day, and who took it.",
-    "with": "tape, rod or calliper.",
-    "skip": "Why it was left out.",
-    "guess": "yes, to use an estimate anyway.",
-    "kept, kept_at_mm": "Why a doubtful value was kept, and the value, mm.",
+    "client_id, visit_id": msg(
+        "Identifiers, as this program writes them. Leave them empty for a new client or visit."
+    ),
+    "client": msg("The name. Needed."),
+    "sex": msg("female, male, or empty."),
+    "work": msg("The client’s work, in words."),
+    "visit_on": msg("The day of the visit: 2026-11-25 or 25.11.2026. Needed."),
+    "posture": msg("How they sat: as_they_work or erect."),
+    "footwear": msg("barefoot or shoes."),
+    "heel_mm": msg("Height of the heel, mm."),
+    "dimension": msg(
+        "Which dimension this row is about, by its identifier, such as popliteal_height. Needed."
+    ),
+    "reading": msg("first, second, third, or other for the other arm or leg."),
+    "value_mm": msg("The reading, mm."),
+    "typed": msg(
+        "The reading as it was typed, with its unit, such as 41,0 cm. One of these two is enough; if both are there, they must agree."
+    ),
+    "origin": msg("measured, carried_over or self_measured."),
+    "taken_on, taken_by": msg("The day, and who took it."),
+    "with": msg("tape, rod or calliper."),
+    "skip": msg("Why it was left out."),
+    "guess": msg("yes, to use an estimate anyway."),
+    "kept, kept_at_mm": msg("Why a doubtful value was kept, and the value, mm."),
 }
 """What the columns of one row per reading hold, in order."""
 MOST_LINES = 50_000
-NO_TEXT = "is not plain text; save the table from your spreadsheet as “CSV UTF-8”"
-NO_COLUMN = "is missing from the first line, which names the columns; the template has all of them"
+NO_TEXT = msg("is not plain text; save the table from your spreadsheet as “CSV UTF-8”")
+NO_COLUMN = msg(
+    "is missing from the first line, which names the columns; the template has all of them"
+)
 SAMPLE = MeasurementSheet(
     client_id="",
     name="Wren Castell",
@@ -163,19 +171,21 @@ def read_csv(raw: bytes) -> Read:
         )
         missing = [name for name in wanted if name not in columns]
         if missing:
-            read.troubles.append(("1", ", ".join(missing), NO_COLUMN))
+            read.troubles.append(("1", joined(", ", missing), NO_COLUMN))
             return read
         for name in columns:
             if name not in known:
-                read.left_out.append(("1", name, "unknown column"))
+                read.left_out.append(("1", name, msg("unknown column")))
         for line in lines:
             number = str(lines.line_num)
             if lines.line_num > MOST_LINES:
-                read.troubles.append((number, "", f"more than {MOST_LINES} lines"))
+                read.troubles.append(
+                    (number, "", msg("more than {most_lines} lines", most_lines=MOST_LINES))
+                )
                 break
             if None in line or None in line.values():
                 read.troubles.append(
-                    (number, "", f"has not as many cells as line 1 ({len(columns)})")
+                    (number, "", msg("has not as many cells as line 1 ({len})", len=len(columns)))
                 )
                 continue
             cells = {key: _plain(value) for key, value in line.items()}
@@ -191,7 +201,7 @@ def read_csv(raw: bytes) -> Read:
             (
                 str(lines.line_num),
                 "",
-                f"can’t be read as CSV ({error}); save the table again as CSV",
+                msg("can’t be read as CSV ({error}); save the table again as CSV", error=error),
             )
         )
     read.sheets = list(sheets.values())
@@ -209,11 +219,16 @@ def _sheet(
             (
                 number,
                 "visit_on",
-                f"“{cells.get('visit_on', '')}” can’t be read as a day; write it as 2026-11-25 or 25.11.2026",
+                msg(
+                    "“{get}” can’t be read as a day; write it as 2026-11-25 or 25.11.2026",
+                    get=cells.get("visit_on", ""),
+                ),
             )
         )
     if cells.get("sex", "") not in ("", "female", "male"):
-        read.troubles.append((number, "sex", f"“{cells['sex']}” is none of female, male, or empty"))
+        read.troubles.append(
+            (number, "sex", msg("“{sex}” is none of female, male, or empty", sex=cells["sex"]))
+        )
         return None
     if on is None or not cells.get("client"):
         return None
@@ -232,7 +247,9 @@ def _sheet(
     sheet = sheets.setdefault(key, measurement_sheet)
     for name in ("name", "sex", "work", "on"):
         if getattr(sheet, name) != getattr(measurement_sheet, name):
-            read.troubles.append((number, name, f"differs from line {sheet.place}"))
+            read.troubles.append(
+                (number, name, msg("differs from line {place}", place=sheet.place))
+            )
     for column in HOW:
         typed = cells.get(column, "")
         path = f"measure.{column.removesuffix('_mm')}"
@@ -250,7 +267,12 @@ def _put(read: Read, sheet: MeasurementSheet, path: str, typed: str, number: str
             (
                 number,
                 path.removeprefix("measure."),
-                f"“{typed}”, but “{before}” on line {sheet.places[path]}",
+                msg(
+                    "“{typed}”, but “{before}” on line {places}",
+                    typed=typed,
+                    before=before,
+                    places=sheet.places[path],
+                ),
             )
         )
         return
@@ -260,7 +282,9 @@ def _put(read: Read, sheet: MeasurementSheet, path: str, typed: str, number: str
 def _reading(read: Read, sheet: MeasurementSheet, cells: dict[str, str], number: str) -> None:
     name, which = cells["dimension"], cells.get("reading", "")
     if name not in DIMENSIONS:
-        read.troubles.append((number, "dimension", f"“{name}” is no dimension of the catalogue"))
+        read.troubles.append(
+            (number, "dimension", msg("“{name}” is no dimension of the catalogue", name=name))
+        )
         return
     for column in DIMENSION:
         typed = cells.get(column, "")
@@ -272,7 +296,15 @@ def _reading(read: Read, sheet: MeasurementSheet, cells: dict[str, str], number:
     if not typed and not value:
         return
     if which not in READINGS:
-        read.troubles.append((number, "reading", f"“{which}” is none of {', '.join(READINGS)}"))
+        read.troubles.append(
+            (
+                number,
+                "reading",
+                msg(
+                    "“{which}” is none of {readings}", which=which, readings=joined(", ", READINGS)
+                ),
+            )
+        )
         return
     text, wrong = agreeing(typed, value)
     if wrong is not None:
@@ -280,7 +312,9 @@ def _reading(read: Read, sheet: MeasurementSheet, cells: dict[str, str], number:
         return
     path = f"measure.{name}.{which}"
     if path in sheet.entries:
-        read.troubles.append((number, "reading", f"{which} of {name} stands here twice"))
+        read.troubles.append(
+            (number, "reading", msg("{which} of {name} stands here twice", which=which, name=name))
+        )
         return
     sheet.entries[path], sheet.places[path] = text, number
 

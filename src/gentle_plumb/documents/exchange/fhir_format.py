@@ -21,6 +21,7 @@ from pydantic import ValidationError
 
 from ...core.body import DIMENSIONS, SEXES, resolve_readings
 from ...core.choices import one_of
+from ...core.language import msg
 from ...core.units import MM_PER
 from ...core.words import invalid_at
 from ...services.models import MeasurementSheet
@@ -89,7 +90,7 @@ def _observation(sheet: MeasurementSheet, name: str, patient: str) -> dict[str, 
         result["valueQuantity"] = _quantity(resolved.value_mm)
     else:
         result["dataAbsentReason"] = {
-            "text": "left out" if f"{start}skip" in said else "not settled yet"
+            "text": msg("left out") if f"{start}skip" in said else msg("not settled yet")
         }
     return result
 
@@ -135,7 +136,7 @@ def write_fhir(sheets: Sequence[MeasurementSheet]) -> bytes:
     lines = [json.dumps(entry, ensure_ascii=False) for entry in entries]
     shapes = {TEXTS.sub(r'"\1":', line): entry for line, entry in zip(lines, entries, strict=True)}
     _check(shapes.values())
-    head = '{"resourceType": "Bundle", "type": "collection", "entry": ['
+    head = msg('{"resourceType": "Bundle", "type": "collection", "entry": [')
     joined = ",\n".join(lines)
     return f"{head}\n{joined}\n]}}\n".encode()
 
@@ -171,7 +172,9 @@ def read_fhir(raw: bytes) -> Read:
             read.troubles.append((place, "", words))
         return read
     except (ValueError, RecursionError) as error:
-        read.troubles.append(("file", "", f"is not JSON, or was cut off ({error})"))
+        read.troubles.append(
+            ("file", "", msg("is not JSON, or was cut off ({error})", error=error))
+        )
         return read
     patients: dict[str, Patient] = {}
     sheets: dict[tuple[str, str], MeasurementSheet] = {}
@@ -184,14 +187,14 @@ def read_fhir(raw: bytes) -> Read:
                 if key:
                     patients[key] = entry.resource
     for index, entry in enumerate(bundle.entry, start=1):
-        place, resource = f"entry {index}", entry.resource
+        place, resource = msg("entry {index}", index=index), entry.resource
         if isinstance(resource, Observation) and resource.status in WITHDRAWN:
-            read.left_out.append((place, resource.status or "", "withdrawn by its author"))
+            read.left_out.append((place, resource.status or "", msg("withdrawn by its author")))
         elif isinstance(resource, Observation):
             _take(read, sheets, patients, resource, place)
         elif not isinstance(resource, Patient):
             kind = resource.resourceType if resource is not None else None
-            read.left_out.append((place, kind or "nothing", "not a Patient or an Observation"))
+            read.left_out.append((place, kind or "nothing", msg("not a Patient or an Observation")))
     read.sheets = list(sheets.values())
     return read
 
@@ -249,11 +252,11 @@ def _take(  # noqa: C901  # one check after the other, each with its own trouble
     name = _dimension_of(seen)
     if name is None:
         codes = ", ".join(str(coding.code) for coding in seen.code.coding)
-        read.left_out.append((place, codes, "no dimension of the catalogue"))
+        read.left_out.append((place, codes, msg("no dimension of the catalogue")))
         return
     patient = patients.get(seen.subject.reference or "") if seen.subject else None
     if patient is None:
-        read.troubles.append((place, "subject", "points at no Patient of this Bundle"))
+        read.troubles.append((place, "subject", msg("points at no Patient of this Bundle")))
         return
     visit = next((identifier for identifier in seen.identifier if identifier.system == VISIT), None)
     on = (
@@ -262,7 +265,7 @@ def _take(  # noqa: C901  # one check after the other, each with its own trouble
         else _day(seen.effectiveDateTime)
     )
     if on is None:
-        read.troubles.append((place, "effectiveDateTime", "no day given"))
+        read.troubles.append((place, "effectiveDateTime", msg("no day given")))
         return
     id, client, sex, work = _client(patient)
     if not client:
@@ -290,7 +293,7 @@ def _take(  # noqa: C901  # one check after the other, each with its own trouble
         if mm is None:
             unit = seen.valueQuantity.code or seen.valueQuantity.unit
             read.troubles.append(
-                (place, "valueQuantity", f"“{unit}” is no length this program reads")
+                (place, "valueQuantity", msg("“{unit}” is no length this program reads", unit=unit))
             )
             return
         parts["first"] = f"{mm:.10g} mm"
@@ -301,7 +304,17 @@ def _take(  # noqa: C901  # one check after the other, each with its own trouble
     for part, typed in parts.items():
         path = f"measure.{part}" if part in WHOLE else f"measure.{name}.{part}"
         if path in sheet.entries and sheet.entries[path] != typed:
-            read.troubles.append((place, part, f"“{typed}”, but “{sheet.entries[path]}” before"))
+            read.troubles.append(
+                (
+                    place,
+                    part,
+                    msg(
+                        "“{typed}”, but “{entries}” before",
+                        typed=typed,
+                        entries=sheet.entries[path],
+                    ),
+                )
+            )
         elif typed:
             sheet.entries[path], sheet.places[path] = typed, place
 
@@ -314,7 +327,7 @@ def _parts(read: Read, seen: Observation, place: str) -> dict[str, str]:
         code = next((coding.code for coding in codings if coding.system == PART), None)
         if code is None or code not in (*READINGS, *ABOUT, *WHOLE):
             read.left_out.append(
-                (place, code or "component", "a component this program does not know")
+                (place, code or "component", msg("a component this program does not know"))
             )
             continue
         if code not in LENGTHS:
@@ -326,7 +339,7 @@ def _parts(read: Read, seen: Observation, place: str) -> dict[str, str]:
             None,
         )
         if mm is None:
-            read.troubles.append((place, code, "no length in mm, cm, m, [in_i] or [ft_i]"))
+            read.troubles.append((place, code, msg("no length in mm, cm, m, [in_i] or [ft_i]")))
         elif typed is None:
             parts[code] = f"{mm:.10g} mm"
         else:

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 
+from ...core.language import filled, msg
 from ...services.models import MeasurementSheet
 from ..embedded_files import MEASUREMENTS, files_in
 from .about import Read
@@ -29,14 +30,14 @@ FORMATS: dict[str, Format] = {
     for one in (
         Format(
             id="csv_readings",
-            label="CSV, one row a reading",
+            label=msg("CSV, one row a reading"),
             write=write_readings,
             media="text/csv; charset=utf-8",
             file="readings.csv",
         ),
         Format(
             id="csv_clients",
-            label="CSV, one row a client",
+            label=msg("CSV, one row a client"),
             write=write_clients,
             media="text/csv; charset=utf-8",
             file="clients.csv",
@@ -86,14 +87,14 @@ def exchange_format(raw: bytes) -> tuple[str, Read]:
 
 def _carried(raw: bytes) -> tuple[str, Read]:
     """Read the measurements that a report carries."""
-    label, read = "Report", Read()
+    label, read = msg("Report"), Read()
     try:
         held = files_in(raw).get(MEASUREMENTS)
     except ValueError as error:
         read.troubles.append(("file", "", str(error)))
         return label, read
     if held is None:
-        read.troubles.append(("file", "", "this PDF carries no measurements of this program"))
+        read.troubles.append(("file", "", msg("this PDF carries no measurements of this program")))
         return label, read
     inner, read = exchange_format(held)
-    return f"{label}, {inner}", read
+    return filled("{label}, {inner}", label=label, inner=inner), read

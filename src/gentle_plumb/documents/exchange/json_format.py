@@ -10,6 +10,7 @@ from typing import Annotated, Any, Literal
 from pydantic import BaseModel, ConfigDict, Field, StringConstraints, ValidationError
 
 from ...core.body import DIMENSIONS
+from ...core.language import msg
 from ...core.words import invalid_at
 from ...services.models import MeasurementSheet
 from .about import ABOUT, READINGS, WHOLE, Read, dimensions_in
@@ -114,7 +115,7 @@ def read_json(raw: bytes) -> Read:
             read.troubles.append((place, last, words))
         return read
     for index, sheet_document in enumerate(document.sheets, start=1):
-        place = f"sheet {index}"
+        place = msg("sheet {index}", index=index)
         entries: dict[str, str] = {}
         for name in WHOLE:
             if (text := getattr(sheet_document, name)) is not None:
@@ -122,7 +123,11 @@ def read_json(raw: bytes) -> Read:
         for name, said in sheet_document.dimensions.items():
             if name not in DIMENSIONS:
                 read.troubles.append(
-                    (place, "dimensions", f"“{name}” is no dimension of the catalogue")
+                    (
+                        place,
+                        "dimensions",
+                        msg("“{name}” is no dimension of the catalogue", name=name),
+                    )
                 )
                 continue
             for part, value in said.model_dump(

@@ -10,6 +10,7 @@ from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
 from uuid import UUID, uuid4, uuid5
 
+from ...core.language import msg, spoken_day
 from ..account_ports import Accounts
 from ..accounts import AccountService, token_hash
 from ..errors import AlreadyThere, NotFound
@@ -33,19 +34,19 @@ from .ports import OneTimeLinks
 
 LASTS: dict[DoorKind, timedelta] = {"invitation": timedelta(days=7), "reset": timedelta(hours=1)}
 """How long a link opens: an invitation until it is read, a reset while its asker waits. House values."""
-GONE = "This link has been used or has expired. Ask for a new one."
+GONE = msg("This link has been used or has expired. Ask for a new one.")
 _SAYS: dict[DoorKind, tuple[str, str]] = {
     "invitation": (
-        "{practice}: your invitation to Gentle Plumb",
-        "{by} has invited you to {practice} in Gentle Plumb.\n\n"
-        "Choose your password here by {until}:\n{url}\n\n"
-        "The link works once. If you didn’t expect this email, you can ignore it.\n",
+        msg("{practice}: your invitation to Gentle Plumb"),
+        msg(
+            "{by} has invited you to {practice} in Gentle Plumb.\n\nChoose your password here by {until}:\n{url}\n\nThe link works once. If you didn’t expect this email, you can ignore it.\n"
+        ),
     ),
     "reset": (
-        "{practice}: reset your password",
-        "Someone asked to reset your password for {practice} in Gentle Plumb.\n\n"
-        "Choose a new one here by {until}:\n{url}\n\n"
-        "The link works once. If this wasn’t you, ignore this email: your password stays the same.\n",
+        msg("{practice}: reset your password"),
+        msg(
+            "Someone asked to reset your password for {practice} in Gentle Plumb.\n\nChoose a new one here by {until}:\n{url}\n\nThe link works once. If this wasn’t you, ignore this email: your password stays the same.\n"
+        ),
     ),
 }
 
@@ -105,7 +106,7 @@ class OneTimeLinkService:
         """
         address = email.strip().lower()
         if self._accounts.member_by_email(address) is not None:
-            raise AlreadyThere("This email is already in use.")
+            raise AlreadyThere(msg("This email is already in use."))
         link, url = self._made("invitation", practice, address, name, base, by=by.name)
         return self._sent(replace(link, title=title, role=role), url)
 
@@ -125,7 +126,7 @@ class OneTimeLinkService:
         """Send another link in place of one; owners only. Raises NotAllowed, NotFound."""
         held = self._links.link(practice.id, link_id)
         if held.used_at is not None:
-            raise NotFound("This link has already been used.")
+            raise NotFound(msg("This link has already been used."))
         link, url = self._made(held.kind, practice, held.email, held.name, base, by=by.name)
         return self._sent(
             replace(link, title=held.title, role=held.role, member_id=held.member_id), url
@@ -143,7 +144,7 @@ class OneTimeLinkService:
                     "reset", practice, member.email, member.name, base, by=by.name
                 )
                 return self._sent(replace(link, member_id=member.id), url)
-        raise NotFound("There is no such member.")
+        raise NotFound(msg("There is no such member."))
 
     def ask_reset(self, email: str, attempts: Attempts, *, base: str) -> None:
         """Send a reset to whoever signs in with an address; whether anybody does is not told.
@@ -266,4 +267,4 @@ def _written(practice: Practice, link: OneTimeLink, letter: StaffLetter) -> Lett
 
 
 def _moment(local: datetime) -> str:
-    return f"{local:%H:%M} on {local.day} {local:%B %Y}"
+    return msg("{time} on {day}", time=f"{local:%H:%M}", day=spoken_day(local.date()))

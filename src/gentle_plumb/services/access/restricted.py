@@ -5,12 +5,13 @@ from __future__ import annotations
 from collections.abc import Set
 from uuid import UUID
 
+from ...core.language import msg
 from ..account_ports import Accounts
 from ..errors import NotAllowed, ShutsOut
 from ..models import ClientAccess, Member
 from .ports import ClientAccesses
 
-HIDDEN = "Access to this client is restricted. Ask their practitioner or an owner."
+HIDDEN = msg("Access to this client is restricted. Ask their practitioner or an owner.")
 
 
 class AccessService:
@@ -66,9 +67,9 @@ class AccessService:
         there = {one.id: one for one in self._accounts.members(member.practice_id)}
         named = frozenset(members & there.keys()) if restricted else frozenset()
         if restricted and not any(there[one].sees_health for one in named):
-            raise NotAllowed("Select at least one member who can see health data.")
+            raise NotAllowed(msg("Select at least one member who can see health data."))
         if restricted and member.role != "owner" and member.id not in named:
-            raise NotAllowed("You would lose access yourself. Ask an owner to do this.")
+            raise NotAllowed(msg("You would lose access yourself. Ask an owner to do this."))
         left_out = [there[one].name for one in held.working - named if one in there]
         if restricted and left_out and not knowing:
             raise ShutsOut(sorted(left_out))

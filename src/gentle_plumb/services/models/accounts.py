@@ -116,7 +116,8 @@ class Practice(PracticeSettings, RetentionPeriods):
 class MemberFacts:
     """Somebody who signs in; ``sees_health`` is granted to readers one by one.
 
-    ``registration`` is the registration number printed beside their signature.
+    ``registration`` is the registration number printed beside their signature; ``language`` the tag of the language
+    they read, empty for their browser's.
     """
 
     id: UUID
@@ -126,6 +127,7 @@ class MemberFacts:
     role: Role
     sees_health: bool = True
     registration: str = ""
+    language: str = ""
 
 
 @dataclass(frozen=True, kw_only=True)

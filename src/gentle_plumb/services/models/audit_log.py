@@ -7,6 +7,8 @@ from datetime import date, datetime
 from typing import Literal
 from uuid import UUID
 
+from ...core.language import msg
+
 Act = Literal[
     "sign_in",
     "refused",
@@ -24,20 +26,20 @@ Act = Literal[
     "manage",
 ]
 ACTS: dict[Act, str] = {
-    "sign_in": "Signed in",
-    "refused": "Refused",
-    "sign_out": "Signed out",
-    "read": "Read",
-    "carry": "Copied to a device",
-    "change": "Changed",
-    "sign": "Signed a report",
-    "print": "Printed",
-    "export": "Exported",
-    "import": "Imported",
-    "share": "Shared with the client",
-    "answer": "Answered by the client",
-    "erase": "Erased",
-    "manage": "Managed the practice",
+    "sign_in": msg("Signed in"),
+    "refused": msg("Refused"),
+    "sign_out": msg("Signed out"),
+    "read": msg("Read"),
+    "carry": msg("Copied to a device"),
+    "change": msg("Changed"),
+    "sign": msg("Signed a report"),
+    "print": msg("Printed"),
+    "export": msg("Exported"),
+    "import": msg("Imported"),
+    "share": msg("Shared with the client"),
+    "answer": msg("Answered by the client"),
+    "erase": msg("Erased"),
+    "manage": msg("Managed the practice"),
 }
 """What is done, as the owner reads it."""
 

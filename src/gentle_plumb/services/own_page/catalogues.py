@@ -10,6 +10,7 @@ from importlib.resources import files
 from typing import Any, cast
 
 from ...core.errors import UnreadableValue
+from ...core.language import joined, msg
 from ...core.plain_text import check_text
 from ...core.words import CLIENT_NUMBERS, NUMBER_WORDS
 from ..errors import BadFile
@@ -72,13 +73,13 @@ def read_catalogue(raw: bytes) -> MessageCatalogue:
         held = json.loads(raw.decode("utf-8-sig"))
     except (UnicodeDecodeError, ValueError, RecursionError) as error:
         raise BadFile(
-            f"The language was not added: the file is no JSON in UTF-8 ({error})."
+            msg("The language was not added: the file is no JSON in UTF-8 ({error}).", error=error)
         ) from None
     if not isinstance(held, dict):
-        raise BadFile("The language was not added: the file holds no object.")
+        raise BadFile(msg("The language was not added: the file holds no object."))
     troubles = [*_head(held), *_messages(held.get("messages"))]
     if troubles:
-        raise BadFile("The language was not added.", troubles)
+        raise BadFile(msg("The language was not added."), troubles)
     return MessageCatalogue(
         language=held["language"],
         name=held["name"].strip(),
@@ -91,28 +92,36 @@ def _head(held: dict[str, Any]) -> list[tuple[str, str, str]]:
     result = []
     language, name = held.get("language"), held.get("name")
     if not isinstance(language, str) or not LANGUAGE.fullmatch(language):
-        result.append(("", "language", "has to be a language tag, as ar or pt-BR"))
+        result.append(("", "language", msg("has to be a language tag, as ar or pt-BR")))
     if not isinstance(name, str) or not 0 < len(name.strip()) <= 60 or not _whole(name):
-        result.append(("", "name", "has to be the language’s own name, 60 characters at most"))
+        result.append(("", "name", msg("has to be the language’s own name, 60 characters at most")))
     if held.get("direction") not in ("ltr", "rtl"):
-        result.append(("", "direction", "has to be ltr or rtl"))
+        result.append(("", "direction", msg("has to be ltr or rtl")))
     return result
 
 
 def _messages(held: object) -> list[tuple[str, str, str]]:
     if not isinstance(held, dict):
-        return [("", "messages", "has to be an object: each message by its name")]
+        return [("", "messages", msg("has to be an object: each message by its name"))]
     messages = []
     for name, text in held.items():
         english = ENGLISH.messages.get(name)
         shown = str(name)[:60].encode("utf-8", "replace").decode()
         if english is None:
-            messages.append(("", shown, "there is no such message"))
+            messages.append(("", shown, msg("there is no such message")))
         elif not isinstance(text, str) or len(text) > LONGEST or not _whole(text):
-            messages.append(("", shown, f"has to be a text of {LONGEST} characters at most"))
+            messages.append(
+                (
+                    "",
+                    shown,
+                    msg("has to be a text of {longest} characters at most", longest=LONGEST),
+                )
+            )
         elif text.strip() and set(_GAP.findall(text)) != set(_GAP.findall(english)):
-            gaps = ", ".join(f"{{{gap}}}" for gap in _GAP.findall(english)) or "none"
-            messages.append(("", shown, f"its gaps have to be those of the English one: {gaps}"))
+            gaps = joined(", ", (f"{{{gap}}}" for gap in _GAP.findall(english))) or "none"
+            messages.append(
+                ("", shown, msg("its gaps have to be those of the English one: {gaps}", gaps=gaps))
+            )
     return messages
 
 

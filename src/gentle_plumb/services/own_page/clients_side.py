@@ -8,6 +8,7 @@ from datetime import datetime, timedelta
 from typing import Literal
 from uuid import UUID, uuid5
 
+from ...core.language import msg
 from ...core.own_page import Question, Round, read_answer
 from ...core.record import as_kept, fields
 from ...core.record.fields.ask import ConsentAnswer
@@ -71,7 +72,7 @@ class OwnPageService:
         link = self._pages.link_by_token(token)
         right = is_secret(code.strip(), link.code_hash if link is not None else None)
         if link is None or not right or not self._works(link):
-            raise NotSignedIn("The link or the code is wrong, or the link has ended.")
+            raise NotSignedIn(msg("The link or the code is wrong, or the link has ended."))
         was_right()
         opened = secrets.token_urlsafe(32)
         self._pages.add_session(token_hash(opened), link, now + SESSION_LENGTH, now)
@@ -110,7 +111,7 @@ class OwnPageService:
             practice, client = self._pages.whose(link)
             if self._works(link):
                 return OwnCaller(link=link, practice=practice, client=client, token=token)
-        raise NotSignedIn("Please open the page with its link and code.")
+        raise NotSignedIn(msg("Please open the page with its link and code."))
 
     def leave(self, who: OwnCaller) -> None:
         """Close the page on this device."""
@@ -165,7 +166,7 @@ class OwnPageService:
         Raises NotAllowed for a workplace: what it answers holds nothing about health.
         """
         if who.link.kind == "workplace":
-            raise NotAllowed("There is nothing to agree to here.")
+            raise NotAllowed(msg("There is nothing to agree to here."))
         agreed = self._clock() if yes else None
         self._pages.change_link(replace(who.link, agreed_at=agreed))
         if not yes:
@@ -197,7 +198,9 @@ class OwnPageService:
         if link.photos_agreed_at is None:
             raise NeedsConsent(PHOTOGRAPHS, PHOTOGRAPHS, NEEDED_FOR[PHOTOGRAPHS])
         photo = self._photos.develop(picture)
-        head = photo_head(photo, photo_id, link.visit_id, f"{who.client.name} (own page)", now)
+        head = photo_head(
+            photo, photo_id, link.visit_id, msg("{name} (own page)", name=who.client.name), now
+        )
         self._records.add_photo(
             link.practice_id, head, photo.jpeg, member_id=link.member_id, consent=PHOTOGRAPHS
         )
@@ -209,7 +212,7 @@ class OwnPageService:
     @staticmethod
     def _need_before(link: ClientLink) -> None:
         if link.kind != "before":
-            raise NotAllowed("Photos can only be sent before a visit.")
+            raise NotAllowed(msg("Photos can only be sent before a visit."))
 
     def _held(self, link: ClientLink, path: str) -> Entry | None:
         entries = self._records.open(link.practice_id, link.visit_id)[2]
@@ -268,7 +271,7 @@ class OwnPageService:
         for check_round in self._pages.rounds([who.link.id]):
             if check_round.round == round and check_round.due_on <= today:
                 return check_round
-        raise NotFound("These questions are not available yet.")
+        raise NotFound(msg("These questions are not available yet."))
 
     def answer(
         self,
@@ -298,7 +301,7 @@ class OwnPageService:
 
         """
         if who.link.agreed_at is None:
-            raise NeedsConsent("agreed", NOTES, "We don’t save anything until you agree.")
+            raise NeedsConsent("agreed", NOTES, msg("We don’t save anything until you agree."))
         held = self._round(who, round)
         asked = self._question(who, question)
         value = read_answer(asked, typed, unit=unit)
@@ -318,7 +321,7 @@ class OwnPageService:
         for question in basis_of(self._records, who.link).questions(who.link.kind):
             if question.id == id:
                 return question
-        raise NotFound("There is no such question here.")
+        raise NotFound(msg("There is no such question here."))
 
     def doubts(self, who: OwnCaller, unit: LengthUnit) -> list[OwnDoubt]:
         """The client's lengths that are worth a second look, with numbers in their unit."""
@@ -336,5 +339,5 @@ class OwnPageService:
     def send(self, who: OwnCaller, round: Round) -> None:
         """Send a round: the practitioner sees it, and it can't be changed. Sent twice it counts once."""
         if who.link.agreed_at is None:
-            raise NeedsConsent("agreed", NOTES, "We don’t save anything until you agree.")
+            raise NeedsConsent("agreed", NOTES, msg("We don’t save anything until you agree."))
         self._pages.send_round(self._round(who, round).id, self._clock())

@@ -9,6 +9,7 @@ from datetime import date, timedelta
 from uuid import UUID, uuid4, uuid5
 
 from ...core.errors import UnknownName, ValueOutOfRange
+from ...core.language import filled, joined, msg
 from ...core.own_page import LEVELS, ROUNDS, Level, Question, Round
 from ...core.record import fields
 from ...core.units import LengthUnit
@@ -117,13 +118,17 @@ class LinkService:
         """
         snapshot = self._records.load_snapshot(member.practice_id, visit_id)
         if snapshot.client.id in self._hidden_from(member):
-            raise NotFound("There is no such visit.")
+            raise NotFound(msg("There is no such visit."))
         known = languages_with(self._pages.catalogues(practice.id))
         if language not in known:
             raise UnknownName(
                 field="language",
                 value=language,
-                message=f"Language: “{language}” is none of {', '.join(known)}.",
+                message=msg(
+                    "Language: “{language}” is none of {known}.",
+                    language=language,
+                    known=joined(", ", known),
+                ),
             )
         lasts = USUAL_DAYS[kind] if days is None else days
         if not LEAST_DAYS <= lasts <= MOST_DAYS:
@@ -133,7 +138,12 @@ class LinkService:
                 low=LEAST_DAYS,
                 high=MOST_DAYS,
                 unit="days",
-                message=f"Open for: {lasts} days is outside {LEAST_DAYS} to {MOST_DAYS} days.",
+                message=msg(
+                    "Open for: {lasts} days is outside {least_days} to {most_days} days.",
+                    lasts=lasts,
+                    least_days=LEAST_DAYS,
+                    most_days=MOST_DAYS,
+                ),
             )
         now = self._clock()
         today = practice.day(now)
@@ -143,7 +153,7 @@ class LinkService:
         if kind != "before":
             report = self._records.last_report(member.practice_id, visit_id)
             if report is None:
-                raise NotReady([("report", "there is no signed report to show yet")])
+                raise NotReady([("report", msg("there is no signed report to show yet"))])
             begins = practice.day(report.signed_at)
         code = _code()
         link = ClientLink(
@@ -197,9 +207,11 @@ class LinkService:
         link = self._pages.link(member.practice_id, link_id)
         client = self._records.client(member.practice_id, link.client_id)
         if not link.open_on(practice.day(self._clock())):
-            raise NotReady([("link", "this link has ended: create a new one")])
+            raise NotReady([("link", msg("this link has ended: create a new one"))])
         if link.kind == "workplace":
-            raise NotReady([("link", "give it to them yourself: the client’s email is not theirs")])
+            raise NotReady(
+                [("link", msg("give it to them yourself: the client’s email is not theirs"))]
+            )
         self._mail.queue(
             practice, client, link, self._pages.rounds([link.id]), f"{base_url}{path_of(link)}"
         )
@@ -259,9 +271,9 @@ class LinkService:
                     level=reason.level,
                     says=reason.says,
                     answers=[
-                        f"{held[id].says}: {held[id].answer}"
+                        filled("{says}: {answer}", says=held[id].says, answer=held[id].answer)
                         if id in held
-                        else f"{asked[id].says}: not answered"
+                        else msg("{says}: not answered", says=asked[id].says)
                         for id in reason.questions
                         if id in asked
                     ],
@@ -286,7 +298,7 @@ class LinkService:
         """
         check = self._pages.check(member.practice_id, round_id)
         if check.round.sent_at is None:
-            raise NotReady([("answers", "they are not sent yet")])
+            raise NotReady([("answers", msg("they are not sent yet"))])
         self._pages.decide(
             replace(
                 check.round,
@@ -325,7 +337,9 @@ def _answer_view(question: Question, check: Check, unit: LengthUnit) -> AnswerVi
         text = f"{answer.value:g}{' h' if question.kind == 'hours' else ' of 10'}"
     says = question.says
     if question.section == "lengths" and question.field is not None:
-        says = f"{question.field.group}, {question.field.label.lower()}"
+        says = filled(
+            "{group}, {label}", group=question.field.group, label=question.field.label.lower()
+        )
     return AnswerView(
         question=question.id,
         section=question.section,

@@ -13,6 +13,7 @@ from datetime import datetime, time
 from uuid import UUID, uuid4
 from zoneinfo import ZoneInfo
 
+from ...core.language import msg
 from ..errors import NotReady
 from ..models import CheckRound, Client, ClientLink, LetterOut, MailKind, OutgoingMail, Practice
 from ..ports import Clock
@@ -49,9 +50,9 @@ class MailService:
         """
         missing = []
         if not self.there:
-            missing.append(("mail", "email is not set up"))
+            missing.append(("mail", msg("email is not set up")))
         if not client.email:
-            missing.append(("email", "no email recorded for the client"))
+            missing.append(("email", msg("no email recorded for the client")))
         if missing:
             raise NotReady(missing)
         now = self._clock()

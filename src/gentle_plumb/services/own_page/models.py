@@ -14,6 +14,7 @@ from ...core.own_page import Level, QuestionKind, Round, Section
 from ...core.units import LengthUnit
 from ..models import DecidedRound, Direction, LinkFacts, LinkKind, MailView, RoundView
 from ..paper_models import CardLine, PaperDay, PaperMovement, Request
+from ..said import Said
 
 
 class OwnPart(BaseModel):
@@ -28,8 +29,8 @@ class LanguageView(OwnPart):
     ``built_in`` says that it is as it ships with the program.
     """
 
-    language: str
-    name: str
+    language: Said
+    name: Said
     direction: Direction
     open: int
     built_in: bool
@@ -41,15 +42,15 @@ class OwnNumbers(OwnPart):
     ``drawings`` are for a phone, a posture each. Sentences of it are English, as the paper is.
     """
 
-    visited: str
+    visited: Said
     numbers: list[CardLine]
     drawings: list[Scene]
-    temporary: list[str]
+    temporary: list[Said]
     day: PaperDay | None
     movements: list[PaperMovement]
-    movement_rules: list[str]
-    stop: list[str]
-    cautions: list[str]
+    movement_rules: list[Said]
+    stop: list[Said]
+    cautions: list[Said]
 
 
 class OwnRound(OwnPart):
@@ -65,18 +66,18 @@ class OwnRound(OwnPart):
 class OwnDoorView(OwnPart):
     """The words of the door to a page, in its link's language; English for a link that is none."""
 
-    language: str
+    language: Said
     direction: Direction
-    messages: dict[str, str]
+    messages: dict[str, Said]
 
 
 class OwnRequest(OwnPart):
     """What is asked of a workplace, as its own signed paper says it: nothing about health."""
 
-    client: str
-    visited: str
-    follow_up: str
-    limits: list[str]
+    client: Said
+    visited: Said
+    follow_up: Said
+    limits: list[Said]
     asked: list[Request]
 
 
@@ -87,19 +88,19 @@ class OwnView(OwnPart):
     of the two views were sent. ``urgent`` are the practice's own words beside a warning sign.
     """
 
-    practice: str
-    contact: str
-    local_wording: str
+    practice: Said
+    contact: Said
+    local_wording: Said
     kind: LinkKind
-    language: str
+    language: Said
     languages: list[LanguageView]
-    messages: dict[str, str]
+    messages: dict[str, Said]
     unit: LengthUnit
     ends_on: date
     today: date
     agreed: bool
     photos_agreed: bool
-    photos: list[str]
+    photos: list[Said]
     rounds: list[OwnRound]
     own_numbers: OwnNumbers | None
     request: OwnRequest | None = None
@@ -115,14 +116,14 @@ class OwnQuestion(OwnPart):
     id: str
     section: Section
     kind: QuestionKind
-    answers: list[str]
+    answers: list[Said]
     low: float | None
     high: float | None
-    typed: str
+    typed: Said
     version: int
-    about: str = ""
+    about: Said = ""
     was: float | None = None
-    urgency: str = ""
+    urgency: Said = ""
     walks: bool = False
 
 
@@ -137,29 +138,29 @@ class OwnSheet(OwnPart):
 class OwnDoubt(OwnPart):
     """A length that is worth a second look: readings apart, or not going with the others; in the client's unit."""
 
-    dimension: str
+    dimension: Said
     why: Literal["readings", "others"]
-    apart: str = ""
-    low: str = ""
-    high: str = ""
+    apart: Said = ""
+    low: Said = ""
+    high: Said = ""
 
 
 class AnswerView(OwnPart):
     """One answer as a practitioner reads it; ``field`` is the visit's field that it is about."""
 
-    question: str
+    question: Said
     section: Section
-    says: str
-    answer: str
-    field: str
+    says: Said
+    answer: Said
+    field: Said
 
 
 class ReasonView(OwnPart):
     """One rule that applied, with the answers that decided it."""
 
     level: Level
-    says: str
-    answers: list[str]
+    says: Said
+    answers: list[Said]
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -167,9 +168,9 @@ class SortedCheck:
     """Whose answers they are, and how they are sorted."""
 
     client_id: UUID
-    client: str
+    client: Said
     level: Level
-    level_says: str
+    level_says: Said
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -192,16 +193,16 @@ class CheckView(SortedCheck, DecidedRound):
     reasons: list[ReasonView]
     answers: list[AnswerView]
     open: int
-    doubts: list[str]
+    doubts: list[Said]
 
 
 @dataclass(frozen=True, kw_only=True)
 class LinkView(LinkFacts):
     """A link as a practitioner sees it; the code is never shown again."""
 
-    made_by: str
+    made_by: Said
     works: bool
-    path: str
+    path: Said
     rounds: list[RoundView]
     mails: list[MailView]
 
@@ -210,7 +211,7 @@ class TakenOver(OwnPart):
     """What came of taking answers over: how many were, and what already stood there, by label."""
 
     taken: int
-    kept: list[str]
+    kept: list[Said]
 
 
 EventKind = Literal[
@@ -226,9 +227,9 @@ class HistoryEvent(OwnPart):
 
     at: datetime
     kind: EventKind
-    says: str
+    says: Said
     visit_id: UUID | None = None
     report_id: UUID | None = None
     check_id: UUID | None = None
-    copies: list[str] = []
+    copies: list[Said] = []
     photos: list[UUID] = []

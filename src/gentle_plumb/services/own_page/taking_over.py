@@ -6,6 +6,7 @@ from collections.abc import Mapping
 from datetime import datetime
 from uuid import UUID, uuid5
 
+from ...core.language import msg
 from ...core.own_page import HABIT_OF, Question
 from ...core.record import fields
 from ...core.record.fields.seen import Seen
@@ -23,9 +24,9 @@ def take_over(
     """Write a round's answers into a visit of the same client; errors as the service's method says."""
     visit, client, entries, _, _ = records.open(member.practice_id, visit_id)
     if client.id != check.link.client_id:
-        raise NotFound("This visit is another client’s.")
+        raise NotFound(msg("This visit is another client’s."))
     if check.round.sent_at is None:
-        raise NotReady([("answers", "they are not sent yet")])
+        raise NotReady([("answers", msg("they are not sent yet"))])
     if check.link.agreed_at is None:
         raise NeedsConsent(NOTES, NOTES, NEEDED_FOR[NOTES])
     held = {entry.path: entry for entry in entries}

@@ -8,6 +8,7 @@ from typing import Annotated, Literal
 from pydantic import BaseModel, ConfigDict, Field
 
 from ..paper_models import PaperPhoto
+from ..said import Said
 
 Mark = Literal["strong", "italic", "soft", "small", "fine", "tick"]
 """How a run of text is set. ``tick`` is an empty box; ``small`` and ``fine`` are two sizes below the text."""
@@ -22,7 +23,7 @@ class _Part(BaseModel):
 class Run(_Part):
     """Text set in one way; a line feed begins a new line."""
 
-    text: str
+    text: Said
     marks: list[Mark] = Field(default_factory=list)
 
 
@@ -31,7 +32,7 @@ class Heading(_Part):
 
     kind: Literal["heading"] = "heading"
     level: Literal[2, 3]
-    text: str
+    text: Said
 
 
 class Text(_Part):
@@ -55,7 +56,7 @@ class Column(_Part):
     ``share`` is its part of the width that is left over, 0 for as wide as what stands in it.
     """
 
-    title: str
+    title: Said
     align: Literal["left", "right", "center"] = "left"
     share: float = 0.0
 
@@ -76,16 +77,16 @@ class Drawing(_Part):
     """A drawing of the paper: ``of`` is its path in the paper, such as ``day.scene`` or ``movements.0.scenes.1``."""
 
     kind: Literal["drawing"] = "drawing"
-    of: str
-    alt: str
-    caption: str = ""
+    of: Said
+    alt: Said
+    caption: Said = ""
 
 
 class Photographs(_Part):
     """Photographs side by side under a heading; none where the copy is printed without them."""
 
     kind: Literal["photographs"] = "photographs"
-    title: str = ""
+    title: Said = ""
     photos: list[PaperPhoto]
 
 
@@ -93,7 +94,7 @@ class ToFillIn(_Part):
     """Lines to be written on, each with what goes there."""
 
     kind: Literal["to_fill_in"] = "to_fill_in"
-    labels: list[str]
+    labels: list[Said]
 
 
 class Group(_Part):
@@ -118,8 +119,8 @@ class PaperLayout(_Part):
     Letterhead and signature are the paper's own; the page and the PDF set them each in their way.
     """
 
-    title: str
-    about: str
+    title: Said
+    about: Said
     blocks: list[Block]
 
 

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from ...core.language import filled, joined, msg
 from ..paper_models import CardLine, ClientPaper, PaperMovement
 from .blocks import (
     Block,
@@ -38,16 +39,15 @@ from .parts import (
     since_then,
 )
 
-CARRIES_FILES = (
-    "This file also contains your measurements and answers. Give your workplace its own copy "
-    "instead, which does not."
+CARRIES_FILES = msg(
+    "This file also contains your measurements and answers. Give your workplace its own copy instead, which does not."
 )
 
 
 def client_layout(paper: ClientPaper, *, carries_files: bool = False) -> PaperLayout:
     """Lay out the client's paper: what to act on first, then the day, the movements, and why."""
     return PaperLayout(
-        title="Your workplace",
+        title=msg("Your workplace"),
         about=about(paper.client, paper.visited, looked_at_again(paper.follow_up_on)),
         blocks=[
             *red_flags(paper.warning),
@@ -57,21 +57,24 @@ def client_layout(paper: ClientPaper, *, carries_files: bool = False) -> PaperLa
             *_first(paper),
             *([paragraph(run(paper.note, "italic"))] if paper.note else ()),
             *_habits(paper),
-            *section("Your limits", *items(paper.limits)),
+            *section(msg("Your limits"), *items(paper.limits)),
             _whom_to_call(paper),
-            *section("Your settings", *_numbers(paper.numbers)),
+            *section(msg("Your settings"), *_numbers(paper.numbers)),
             *figure(
                 paper,
-                f"Side view of {paper.client} at the workstation; the numbers are in the table above.",
+                msg(
+                    "Side view of {client} at the workstation; the numbers are in the table above.",
+                    client=paper.client,
+                ),
             ),
             *(block for further in paper.places for block in place(further)),
             *_done(paper),
             *_todo(paper),
-            *section("For now", *items(paper.temporary), level=3),
-            *section("Your day", *rhythm(paper.rhythm), *_day(paper)),
-            *section("Your movements", *_movements(paper)),
+            *section(msg("For now"), *items(paper.temporary), level=3),
+            *section(msg("Your day"), *rhythm(paper.rhythm), *_day(paper)),
+            *section(msg("Your movements"), *_movements(paper)),
             *since_then(paper.since),
-            *section("Why", *causes(paper, evidence=False, more=_further(paper))),
+            *section(msg("Why"), *causes(paper, evidence=False, more=_further(paper))),
             *([Photographs(photos=paper.photos[:2])] if paper.photos else ()),
             *replaced(paper.replaces),
             *cautions(paper.cautions, paper.local_wording, CARRIES_FILES if carries_files else ""),
@@ -86,17 +89,21 @@ def _first(paper: ClientPaper) -> list[Block]:
     ]
     if not listed:
         return []
-    return section("First", Group(frame="tinted", blocks=[Items(numbered=True, items=listed)]))
+    return section(msg("First"), Group(frame="tinted", blocks=[Items(numbered=True, items=listed)]))
 
 
 def _habits(paper: ClientPaper) -> list[Block]:
     good = paper.keep_doing
-    return [paragraph(f"Keep doing this: {in_one_line(good)}.")] if good else []
+    return (
+        [paragraph(msg("Keep doing this: {in_one_line}.", in_one_line=in_one_line(good)))]
+        if good
+        else []
+    )
 
 
 def _whom_to_call(paper: ClientPaper) -> Group:
-    call = f"Questions: {paper.call}" if paper.call else ""
-    heading = Heading(level=2, text="When to stop, and who to call")
+    call = msg("Questions: {call}", call=paper.call) if paper.call else ""
+    heading = Heading(level=2, text=msg("When to stop, and who to call"))
     return Group(blocks=[heading, *items([*paper.stop, call])])
 
 
@@ -117,8 +124,8 @@ def _numbers(lines: list[CardLine]) -> list[Block]:
     table = Table(
         columns=[
             Column(title="", share=1.0),
-            Column(title="Sitting", align="right"),
-            Column(title="Standing", align="right"),
+            Column(title=msg("Sitting"), align="right"),
+            Column(title=msg("Standing"), align="right"),
         ],
         rows=[
             [
@@ -130,37 +137,47 @@ def _numbers(lines: list[CardLine]) -> list[Block]:
         ],
         close=True,
     )
-    star = paragraph(run("* set to target, not measured.", "small", "soft"))
+    star = paragraph(run(msg("* set to target, not measured."), "small", "soft"))
     return [table, *([star] if any(starred(line) for line in lines) else ())]
 
 
 def _done(paper: ClientPaper) -> list[Block]:
-    set_today = [runs(f"Set, {paper.set_today}.")] if paper.set_today else []
+    set_today = (
+        [runs(msg("Set, {set_today}.", set_today=paper.set_today))] if paper.set_today else []
+    )
     done = [action_runs(action, who=False) for action in paper.done]
-    return section("Done today", *items([*set_today, *done]))
+    return section(msg("Done today"), *items([*set_today, *done]))
 
 
 def _todo(paper: ClientPaper) -> list[Block]:
-    to_set = [runs(f"Set to the values above, {paper.to_set}.")] if paper.to_set else []
+    to_set = (
+        [runs(msg("Set to the values above, {to_set}.", to_set=paper.to_set))]
+        if paper.to_set
+        else []
+    )
     listed = items([*to_set, *(action_runs(action) for action in paper.todo)])
     if listed and paper.costs:
-        listed.append(paragraph(f"Still to buy, in total: {paper.costs}."))
-    return section("Still to do", *listed)
+        listed.append(paragraph(msg("Still to buy, in total: {costs}.", costs=paper.costs)))
+    return section(msg("Still to do"), *listed)
 
 
 def _day(paper: ClientPaper) -> list[Block]:
     day = paper.day
     if day is None:
         return []
-    alt = (
-        f"The day from {day.start} to {day.end}: low = sitting, high = standing, between = moving."
+    alt = msg(
+        "The day from {start} to {end}: low = sitting, high = standing, between = moving.",
+        start=day.start,
+        end=day.end,
     )
     bar: list[Block] = [Drawing(of="day.scene", alt=alt)] if day.scene is not None else []
     return [Group(blocks=[*bar, *items([*day.weeks, day.eyes, *day.tips])])]
 
 
 def _movements(paper: ClientPaper) -> list[Block]:
-    rules: list[Block] = [paragraph(" ".join(paper.movement_rules))] if paper.movement_rules else []
+    rules: list[Block] = (
+        [paragraph(joined(" ", paper.movement_rules))] if paper.movement_rules else []
+    )
     return rules + [_movement(index, each) for index, each in enumerate(paper.movements)]
 
 
@@ -168,7 +185,9 @@ def _movement(index: int, movement: PaperMovement) -> Group:
     """Return a movement beside its moments."""
     moments = [
         Drawing(
-            of=f"movements.{index}.scenes.{moment}", alt=f"{movement.label}: {says}", caption=says
+            of=f"movements.{index}.scenes.{moment}",
+            alt=filled("{label}: {says}", label=movement.label, says=says),
+            caption=says,
         )
         for moment, says in enumerate(movement.says[: len(movement.scenes)])
     ]
@@ -176,9 +195,17 @@ def _movement(index: int, movement: PaperMovement) -> Group:
     return Group(
         drawings=moments,
         blocks=[
-            paragraph(run(f"{movement.label}.", "strong"), f" {movement.dose}. {movement.start}."),
+            paragraph(
+                run(f"{movement.label}.", "strong"),
+                filled(" {dose}. {start}.", dose=movement.dose, start=movement.start),
+            ),
             steps,
-            paragraph(run(f"Felt: {movement.felt}. Not {movement.never}.", "small")),
+            paragraph(
+                run(
+                    msg("Felt: {felt}. Not {never}.", felt=movement.felt, never=movement.never),
+                    "small",
+                )
+            ),
         ],
     )
 
@@ -186,5 +213,8 @@ def _movement(index: int, movement: PaperMovement) -> Group:
 def _further(paper: ClientPaper) -> list[Block]:
     if not paper.further_causes:
         return []
-    words = f"And {paper.further_causes} less important ones: see the record."
+    words = msg(
+        "And {further_causes} less important ones: see the record.",
+        further_causes=paper.further_causes,
+    )
     return [paragraph(run(words, "soft"))]

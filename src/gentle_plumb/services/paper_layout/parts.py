@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterable, Sequence
 
+from ...core.language import filled, joined, lowered, msg, numeral
 from ..paper_models import (
     ClientPaper,
     PaperAction,
@@ -22,7 +23,7 @@ from ..paper_models import (
 )
 from .blocks import Block, Column, Drawing, Frame, Group, Heading, Items, Mark, Run, Table, Text
 
-FOR_A_TIME = "for now: agree a date to review it"
+FOR_A_TIME = msg("for now: agree a date to review it")
 
 
 def run(text: str, *marks: Mark) -> Run:
@@ -59,17 +60,17 @@ def items(lines: Iterable[str | list[Run]]) -> list[Block]:
 
 def in_one_line(sentences: Sequence[str]) -> str:
     """Return sentences without a full stop as one."""
-    return "; ".join(text[:1].lower() + text[1:] for text in sentences)
+    return joined("; ", (lowered(text) for text in sentences))
 
 
 def about(*parts: str) -> str:
     """Return what stands under a title."""
-    return " · ".join(part for part in parts if part)
+    return joined(" · ", (part for part in parts if part))
 
 
 def looked_at_again(day: str) -> str:
     """Return when the client is seen next, empty without a day."""
-    return f"review on {day}" if day else ""
+    return msg("review on {day}", day=day) if day else ""
 
 
 def red_flags(flags: Sequence[PaperFlag]) -> list[Block]:
@@ -78,9 +79,11 @@ def red_flags(flags: Sequence[PaperFlag]) -> list[Block]:
         framed(
             "boxed",
             run(f"{flag.urgency}.", "strong"),
-            f" {flag.label}. ",
-            flag.done or run("Not answered yet.", "strong"),
-            f" We will call back on {flag.call_back}." if flag.done and flag.call_back else "",
+            filled(" {label}. ", label=flag.label),
+            flag.done or run(msg("Not answered yet."), "strong"),
+            msg(" We will call back on {call_back}.", call_back=flag.call_back)
+            if flag.done and flag.call_back
+            else "",
         )
         for flag in flags
     ]
@@ -92,9 +95,9 @@ def precautions(cares: Sequence[PaperPrecaution]) -> list[Block]:
         framed(
             "barred",
             run(f"{care.label}.", "strong"),
-            f" Cleared: {care.cleared}."
+            msg(" Cleared: {cleared}.", cleared=care.cleared)
             if care.cleared is not None
-            else f" {care.limit} Ask: {care.ask}.",
+            else msg(" {limit} Ask: {ask}.", limit=care.limit, ask=care.ask),
             *(f" {line}" for line in care.limits_cleared if care.cleared is None),
             f" {care.note}" if care.note else "",
         )
@@ -105,7 +108,7 @@ def precautions(cares: Sequence[PaperPrecaution]) -> list[Block]:
 def shortfalls(sentences: Sequence[str]) -> list[Block]:
     """Return what does not fit with the plan."""
     return [
-        framed("boxed", run("Not met with this plan.", "strong"), f" {words}")
+        framed("boxed", run(msg("Not met with this plan."), "strong"), f" {words}")
         for words in sentences
     ]
 
@@ -114,23 +117,25 @@ def action_runs(action: PaperAction, *, who: bool = True) -> list[Run]:
     """Return one thing to do, with who does it and when where that is wanted."""
     settled = action.told
     shows_who = who and action.who != "Practitioner" and not settled
-    price = f", price: {action.price}" if action.price else ""
+    price = msg(", price: {price}", price=action.price) if action.price else ""
     return runs(
         *_standing(action.posture),
         action.words or action.text,
-        run(f" Computed: {action.text}", "small", "soft") if action.words else "",
+        run(msg(" Computed: {text}", text=action.text), "small", "soft") if action.words else "",
         run(f" {action.remark}", "italic")
         if action.remark
-        else run(" Not today.", "italic")
+        else run(msg(" Not today."), "italic")
         if action.state == "later" and not settled
         else "",
-        run(f" {action.who}, {action.when}{price}.", "soft") if shows_who else "",
-        run(" For now: agree a date to review it.", "soft") if action.temporary else "",
+        run(filled(" {who}, {when}{price}.", who=action.who, when=action.when, price=price), "soft")
+        if shows_who
+        else "",
+        run(msg(" For now: agree a date to review it."), "soft") if action.temporary else "",
     )
 
 
 def _standing(posture: str) -> list[Run]:
-    return [run("Standing. ", "italic")] if posture == "standing" else []
+    return [run(msg("Standing. "), "italic")] if posture == "standing" else []
 
 
 def causes(
@@ -139,11 +144,16 @@ def causes(
     """Return the causes with their findings; ``evidence``: with load, limits and what was measured."""
     blocks: list[Block] = [_cause(cause, evidence=evidence) for cause in paper.causes]
     if not blocks:
-        blocks = [paragraph("Everything measured is in range.")]
+        blocks = [paragraph(msg("Everything measured is in range."))]
     blocks += more
     if paper.unexplained:
         blocks.append(
-            paragraph(f"Not explained by anything found here: {'; '.join(paper.unexplained)}.")
+            paragraph(
+                msg(
+                    "Not explained by anything found here: {unexplained}.",
+                    unexplained=joined("; ", paper.unexplained),
+                )
+            )
         )
     return blocks
 
@@ -151,14 +161,16 @@ def causes(
 def _cause(cause: PaperCause, *, evidence: bool) -> Group:
     title = paragraph(
         run(cause.words or cause.title, "strong"),
-        run(f" Computed: {cause.title}", "small", "soft") if cause.words else "",
-        run(" (left out of the client’s report)", "small", "soft")
+        run(msg(" Computed: {title}", title=cause.title), "small", "soft") if cause.words else "",
+        run(msg(" (left out of the client’s report)"), "small", "soft")
         if evidence and cause.left_out
         else "",
-        run(f" {cause.minutes} min a day", "soft")
+        run(msg(" {minutes} min a day", minutes=cause.minutes), "soft")
         if evidence and cause.minutes is not None
         else "",
-        run(f". May explain: {'; '.join(cause.explains)}.", "soft") if cause.explains else "",
+        run(msg(". May explain: {explains}.", explains=joined("; ", cause.explains)), "soft")
+        if cause.explains
+        else "",
     )
     listed = [_finding(finding, evidence=evidence) for finding in cause.findings]
     return Group(blocks=[title, *items(listed)])
@@ -168,8 +180,10 @@ def _finding(finding: PaperFinding, *, evidence: bool) -> list[Run]:
     return runs(
         *_standing(finding.posture),
         run(finding.cause, "small"),
-        run(" (not confirmed)", "small", "soft") if not finding.confirmed else "",
-        run(f" Limit: {finding.left}.", "small", "italic") if evidence and finding.left else "",
+        run(msg(" (not confirmed)"), "small", "soft") if not finding.confirmed else "",
+        run(msg(" Limit: {left}.", left=finding.left), "small", "italic")
+        if evidence and finding.left
+        else "",
         run(f" {'; '.join(finding.evidence)}", "small", "soft")
         if evidence and finding.evidence
         else "",
@@ -183,17 +197,27 @@ def settings(table: Sequence[PaperRow], *, method: bool = False) -> Table:
     the setting as their target. ``method``: with how sure a target is, and how it is known what was left.
     """
     has_settings = any(row.setting for row in table)
-    titles = ["Found", "Target", *(["Setting"] if has_settings else []), "Left at", "Still off"]
+    titles = [
+        msg("Found"),
+        msg("Target"),
+        *([msg("Setting")] if has_settings else []),
+        msg("Left at"),
+        msg("Still off"),
+    ]
     rows = []
     for row in table:
-        plus_minus = f"\n± {row.plus_minus}" if method and row.plus_minus else ""
-        how = f"\n{row.how}" if method and row.how else ""
+        plus_minus = (
+            filled("\n± {plus_minus}", plus_minus=row.plus_minus)
+            if method and row.plus_minus
+            else ""
+        )
+        how = filled("\n{how}", how=row.how) if method and row.how else ""
         rows.append(
             [
                 runs(
                     row.label,
                     run(", standing", "soft") if row.posture == "standing" else "",
-                    run(f"\n{row.note}", "small", "soft") if row.note else "",
+                    run(filled("\n{note}", note=row.note), "small", "soft") if row.note else "",
                 ),
                 runs(row.before),
                 runs(row.target, run(plus_minus, "fine", "soft") if plus_minus else ""),
@@ -202,7 +226,7 @@ def settings(table: Sequence[PaperRow], *, method: bool = False) -> Table:
                 runs(row.left),
             ]
         )
-    columns = [Column(title="What", share=1.0)]
+    columns = [Column(title=msg("What"), share=1.0)]
     return Table(
         columns=columns + [Column(title=title, align="right") for title in titles], rows=rows
     )
@@ -220,10 +244,13 @@ def joints(table: Sequence[PaperJoint]) -> list[Block]:
         for joint in table
     ]
     columns = [
-        Column(title="Joint", share=1.0),
-        *(Column(title=title, align="right") for title in ("Range", "Before", "Planned")),
+        Column(title=msg("Joint"), share=1.0),
+        *(
+            Column(title=title, align="right")
+            for title in (msg("Range"), msg("Before"), msg("Planned"))
+        ),
     ]
-    return section("Joints", Table(columns=columns, rows=rows)) if rows else []
+    return section(msg("Joints"), Table(columns=columns, rows=rows)) if rows else []
 
 
 def additions(added: Sequence[PaperAdded], *, removes: bool) -> list[Block]:
@@ -241,9 +268,9 @@ def additions(added: Sequence[PaperAdded], *, removes: bool) -> list[Block]:
         ]
         for piece in added
     ]
-    columns = [Column(title="What", share=1.0), Column(title="Price")]
+    columns = [Column(title=msg("What"), share=1.0), Column(title=msg("Price"))]
     if removes:
-        columns.append(Column(title="Removes", align="right"))
+        columns.append(Column(title=msg("Removes"), align="right"))
     return [Table(columns=columns, rows=rows)] if rows else []
 
 
@@ -251,7 +278,7 @@ def place(paper: PaperPlace, *, method: bool = False, actions: bool = True) -> l
     """Return a further place: what is done there, how it is set, and what changes on the way over."""
     lines = [*(paper.actions if actions else ()), *paper.desk, *paper.moves]
     return section(
-        f"{paper.name}: {paper.use.lower()}",
+        filled("{name}: {use}", name=paper.name, use=paper.use.lower()),
         *(shortfalls(paper.shortfalls) if actions else ()),
         *items(lines),
         *([settings(paper.table, method=method)] if paper.table else ()),
@@ -263,30 +290,58 @@ def figure(paper: ClientPaper | WorkplacePaper | RecordPaper, alt: str) -> list[
     if paper.scene is None:
         return []
     flags = (
-        "as left. Flags show the height as left and what still has to change; thick ticks mark "
-        "the target."
+        msg(
+            "as left. Flags show the height as left and what still has to change; thick ticks mark the target."
+        )
         if paper.scene_shows == "left"
-        else "as planned. Flags show the setting and what has to change; thick ticks mark the height as found."
+        else msg(
+            "as planned. Flags show the setting and what has to change; thick ticks mark the height as found."
+        )
     )
-    return [Drawing(of="scene", alt=alt, caption=f"Side view to scale, {flags}")]
+    return [Drawing(of="scene", alt=alt, caption=msg("Side view to scale, {flags}", flags=flags))]
 
 
 def rhythm(pattern: PaperRhythm | None) -> list[Block]:
     """Return how the hours at the desk are divided."""
     if pattern is None:
         return []
-    stand = f"{pattern.stand:.0f} min standing, " if pattern.stand > 0 else ""
-    longest = f" and {pattern.longest_stand:.0f} min standing" if pattern.longest_stand > 0 else ""
+    stand = (
+        msg("{stand} min standing, ", stand=numeral(f"{pattern.stand:.0f}"))
+        if pattern.stand > 0
+        else ""
+    )
+    longest = (
+        msg(
+            " and {longest_stand} min standing",
+            longest_stand=numeral(f"{pattern.longest_stand:.0f}"),
+        )
+        if pattern.longest_stand > 0
+        else ""
+    )
     change = (
-        f"moving; never longer than {pattern.longest_sit:.0f} min seated{longest} at a time."
+        msg(
+            "moving; never longer than {longest_sit} min seated{longest} at a time.",
+            longest_sit=numeral(f"{pattern.longest_sit:.0f}"),
+            longest=longest,
+        )
         if pattern.walks
-        else f"of weight shifts, at least every {pattern.longest_sit:.0f} min."
+        else msg(
+            "of weight shifts, at least every {longest_sit} min.",
+            longest_sit=numeral(f"{pattern.longest_sit:.0f}"),
+        )
     )
     return [
         paragraph(
             run(f"{pattern.label}.", "strong"),
-            f" {pattern.says} Over {pattern.hours:g} h at the desk: {pattern.sit:.0f} min sitting, {stand}"
-            f"{pattern.move:.0f} min {change}",
+            msg(
+                " {says} Over {hours} h at the desk: {sit} min sitting, {stand}{move} min {change}",
+                says=pattern.says,
+                hours=numeral(f"{pattern.hours:g}"),
+                sit=numeral(f"{pattern.sit:.0f}"),
+                stand=stand,
+                move=numeral(f"{pattern.move:.0f}"),
+                change=change,
+            ),
         )
     ]
 
@@ -296,13 +351,13 @@ def replaced(lines: Sequence[str]) -> list[Block]:
     if not lines:
         return []
     changes = items(lines[1:])
-    first = paragraph(run(lines[0], "strong"), " What has changed:" if changes else "")
+    first = paragraph(run(lines[0], "strong"), msg(" What has changed:") if changes else "")
     return [Group(frame="barred", blocks=[first, *changes])]
 
 
 def cautions(lines: Sequence[str], *more: str) -> list[Block]:
     """Return what is to be borne in mind, with the practice's own wording."""
-    return [Group(blocks=section("Please note", *items([*lines, *more])))]
+    return [Group(blocks=section(msg("Please note"), *items([*lines, *more])))]
 
 
 def got_worse(since: PaperSince | None) -> list[Block]:
@@ -310,7 +365,11 @@ def got_worse(since: PaperSince | None) -> list[Block]:
     if since is None or not since.worse:
         return []
     return [
-        framed("boxed", run(f"Worse than on {since.on}.", "strong"), f" {'; '.join(since.worse)}.")
+        framed(
+            "boxed",
+            run(msg("Worse than on {on}.", on=since.on), "strong"),
+            filled(" {worse}.", worse=joined("; ", since.worse)),
+        )
     ]
 
 
@@ -326,8 +385,12 @@ def since_then(since: PaperSince | None) -> list[Block]:
     }
     lines = [
         *since.discomfort,
-        *(f"{name}: {'; '.join(titles)}." for name, titles in named.items() if titles),
+        *(
+            filled("{name}: {titles}.", name=name, titles=joined("; ", titles))
+            for name, titles in named.items()
+            if titles
+        ),
         *since.drift,
-        *(f"Temporary: {line}" for line in since.temporary),
+        *(msg("Temporary: {line}", line=line) for line in since.temporary),
     ]
-    return section(f"Since {since.on}", *items(lines))
+    return section(msg("Since {on}", on=since.on), *items(lines))

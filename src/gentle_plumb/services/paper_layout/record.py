@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from ...core.language import filled, joined, msg
 from ..paper_models import PaperAction, RecordPaper
 from .blocks import Block, Column, Heading, PaperLayout, Photographs, Table
 from .parts import (
@@ -30,63 +31,66 @@ from .parts import (
     since_then,
 )
 
-STATES = {"open": "to do", "done": "done", "later": "not today", "stopped": "stopped"}
-STRAIN = (
-    "Hours a day × share of the time × degrees out of range (up to 30°) ÷ 30°. A way to rank "
-    "what to do first, not a prediction of injury."
+STATES = {"open": msg("to do"), "done": "done", "later": msg("not today"), "stopped": "stopped"}
+STRAIN = msg(
+    "Hours a day × share of the time × degrees out of range (up to 30°) ÷ 30°. A way to rank what to do first, not a prediction of injury."
 )
 """How strain minutes are worked out: see :mod:`gentle_plumb.core.assessment`."""
-SETTINGS = (
-    "Target is the ideal; setting is what this equipment allows. ± is two standard deviations "
-    "of the target. Below each “left at” is how it was measured."
+SETTINGS = msg(
+    "Target is the ideal; setting is what this equipment allows. ± is two standard deviations of the target. Below each “left at” is how it was measured."
 )
 
 
 def record_layout(paper: RecordPaper) -> PaperLayout:
     """Lay out the record: everything, with its method and how each number is known."""
     return PaperLayout(
-        title="Assessment record",
+        title=msg("Assessment record"),
         about=about(
             paper.client,
-            paper.work or "job not recorded",
-            f"visit on {paper.visited}",
-            f"follow-up on {paper.follow_up_on}" if paper.follow_up_on else "no follow-up set",
+            paper.work or msg("job not recorded"),
+            msg("visit on {visited}", visited=paper.visited),
+            msg("follow-up on {follow_up_on}", follow_up_on=paper.follow_up_on)
+            if paper.follow_up_on
+            else msg("no follow-up set"),
         ),
         blocks=[
             *replaced(paper.replaces),
-            *_named("Reason", paper.reason),
+            *_named(msg("Reason"), paper.reason),
             *red_flags(paper.warning),
             *got_worse(paper.since),
             *([paragraph(run(paper.asked, "small"))] if paper.asked else ()),
             *precautions(paper.precautions),
-            *_named("Discomfort", "; ".join(paper.discomfort)),
+            *_named(msg("Discomfort"), joined("; ", paper.discomfort)),
             *([framed("tinted", paper.note)] if paper.note else ()),
             *shortfalls(paper.shortfalls),
             *([framed("boxed", paper.worse)] if paper.worse else ()),
             *since_then(paper.since),
-            *section("Actions", _actions(paper.actions)),
-            *section("Causes and findings", *_good(paper), *causes(paper, evidence=True)),
-            *section("Strain minutes a day", *_strain(paper)),
+            *section(msg("Actions"), _actions(paper.actions)),
+            *section(msg("Causes and findings"), *_good(paper), *causes(paper, evidence=True)),
+            *section(msg("Strain minutes a day"), *_strain(paper)),
             *([Heading(level=2, text=paper.place)] if paper.place else ()),
-            *section("Found, target, setting, left at", *_settings(paper)),
-            *section("Desk heights to return to", *items(paper.desk), level=3),
+            *section(msg("Found, target, setting, left at"), *_settings(paper)),
+            *section(msg("Desk heights to return to"), *items(paper.desk), level=3),
             *(block for further in paper.places for block in place(further, method=True)),
             *_plan(paper),
             *section(
-                "Drawing",
+                msg("Drawing"),
                 *figure(
                     paper,
-                    f"Side view of {paper.client} seated and standing beside a height scale; the numbers are in the table above.",
+                    msg(
+                        "Side view of {client} seated and standing beside a height scale; the numbers are in the table above.",
+                        client=paper.client,
+                    ),
                 ),
             ),
             *joints(paper.joints),
-            *([Photographs(title="Photos", photos=paper.photos)] if paper.photos else ()),
-            *section("Body measurements", *_body(paper)),
-            *section("Work and breaks", *rhythm(paper.rhythm)),
-            *section("Method", *items([run(line, "small")] for line in paper.method)),
-            *section("Not assessed", *items(paper.notes)),
+            *([Photographs(title=msg("Photos"), photos=paper.photos)] if paper.photos else ()),
+            *section(msg("Body measurements"), *_body(paper)),
+            *section(msg("Work and breaks"), *rhythm(paper.rhythm)),
+            *section(msg("Method"), *items([run(line, "small")] for line in paper.method)),
+            *section(msg("Not assessed"), *items(paper.notes)),
             *section(
-                "Noted",
+                msg("Noted"),
                 *([paragraph(run(f"{'; '.join(paper.noted)}.", "small"))] if paper.noted else ()),
             ),
             *cautions(paper.cautions, paper.local_wording),
@@ -95,16 +99,20 @@ def record_layout(paper: RecordPaper) -> PaperLayout:
 
 
 def _named(name: str, text: str) -> list[Block]:
-    return [paragraph(run(f"{name}\n", "soft"), text)] if text else []
+    return [paragraph(run(filled("{name}\n", name=name), "soft"), text)] if text else []
 
 
 def _good(paper: RecordPaper) -> list[Block]:
-    return [paragraph(f"Done well: {in_one_line(paper.good)}.")] if paper.good else []
+    return (
+        [paragraph(msg("Done well: {in_one_line}.", in_one_line=in_one_line(paper.good)))]
+        if paper.good
+        else []
+    )
 
 
 def _actions(actions: list[PaperAction]) -> Block:
     if not actions:
-        return paragraph("Nothing: everything checked is as it should be.")
+        return paragraph(msg("Nothing: everything checked is as it should be."))
     priced = any(action.price for action in actions)
     rows = [
         [
@@ -124,10 +132,10 @@ def _actions(actions: list[PaperAction]) -> Block:
         for action in actions
     ]
     columns = [
-        Column(title="What", share=1.0),
-        *(Column(title=title) for title in ("Who", "When")),
-        *([Column(title="Price")] if priced else ()),
-        Column(title="State"),
+        Column(title=msg("What"), share=1.0),
+        *(Column(title=title) for title in (msg("Who"), msg("When"))),
+        *([Column(title=msg("Price"))] if priced else ()),
+        Column(title=msg("State")),
     ]
     return Table(columns=columns, rows=rows)
 
@@ -136,27 +144,35 @@ def _strain(paper: RecordPaper) -> list[Block]:
     rows = [
         [
             runs(region.label),
-            runs(f"{region.minutes} min"),
+            runs(msg("{minutes} min", minutes=region.minutes)),
             runs(run("\n".join(region.sums), "small", "soft")),
         ]
         for region in paper.strain
     ]
     columns = [
-        Column(title="Region"),
-        Column(title="Minutes", align="right"),
-        Column(title="Sum", share=1.0),
+        Column(title=msg("Region")),
+        Column(title=msg("Minutes"), align="right"),
+        Column(title=msg("Sum"), share=1.0),
     ]
     note = paragraph(run(STRAIN, "small", "soft"))
     return [Table(columns=columns, rows=rows), note] if rows else []
 
 
 def _settings(paper: RecordPaper) -> list[Block]:
-    said = ", ".join(paper.self_reported)
-    estimated = ", ".join(paper.estimated)
+    said = joined(", ", paper.self_reported)
+    estimated = joined(", ", paper.estimated)
     notes = [
         run(SETTINGS, "small", "soft"),
-        run(f"Reported by the client, not confirmed: {said}." if said else "", "small"),
-        run(f"~ based on estimated dimensions: {estimated}." if estimated else "", "small"),
+        run(
+            msg("Reported by the client, not confirmed: {said}.", said=said) if said else "",
+            "small",
+        ),
+        run(
+            msg("~ based on estimated dimensions: {estimated}.", estimated=estimated)
+            if estimated
+            else "",
+            "small",
+        ),
     ]
     return [
         settings(paper.table, method=True),
@@ -167,14 +183,14 @@ def _settings(paper: RecordPaper) -> list[Block]:
 
 def _plan(paper: RecordPaper) -> list[Block]:
     plan = paper.plan
-    chosen = f"Options: {'; '.join(plan.chosen)}." if plan.chosen else ""
+    chosen = msg("Options: {chosen}.", chosen=joined("; ", plan.chosen)) if plan.chosen else ""
     return [
         *section(
-            f"{plan.label}: equipment",
+            msg("{label}: equipment", label=plan.label),
             *additions(plan.added, removes=True),
             *(paragraph(run(words, "small")) for words in plan.cautions if plan.added),
         ),
-        *section("Between sitting and standing", *items(plan.moves), level=3),
+        *section(msg("Between sitting and standing"), *items(plan.moves), level=3),
         *([paragraph(run(chosen, "small"))] if chosen else ()),
     ]
 
@@ -184,15 +200,19 @@ def _body(paper: RecordPaper) -> list[Block]:
         [
             runs(dimension.label),
             runs(dimension.value),
-            runs(f"± {dimension.plus_minus}" if dimension.plus_minus else ""),
+            runs(
+                filled("± {plus_minus}", plus_minus=dimension.plus_minus)
+                if dimension.plus_minus
+                else ""
+            ),
             runs(run(dimension.how, "small", "soft")),
         ]
         for dimension in paper.body
     ]
     columns = [
-        Column(title="Dimension"),
-        Column(title="Value", align="right"),
+        Column(title=msg("Dimension")),
+        Column(title=msg("Value"), align="right"),
         Column(title="±"),
-        Column(title="How", share=1.0),
+        Column(title=msg("How"), share=1.0),
     ]
     return [Table(columns=columns, rows=rows)] if rows else []

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from ...core.language import filled, joined, msg
 from ..paper_models import Request, WorkplacePaper
 from .blocks import Block, Column, Group, PaperLayout, Run, Table, ToFillIn
 from .parts import (
@@ -26,43 +27,47 @@ from .parts import (
 
 def workplace_layout(paper: WorkplacePaper) -> PaperLayout:
     """Lay out the workplace's paper."""
-    chosen = f"Options: {'; '.join(paper.chosen)}." if paper.chosen else ""
+    chosen = msg("Options: {chosen}.", chosen=joined("; ", paper.chosen)) if paper.chosen else ""
     return PaperLayout(
-        title="Workplace adjustments",
+        title=msg("Workplace adjustments"),
         about=about(
-            f"For {paper.client}",
-            f"visit on {paper.visited}",
+            msg("For {client}", client=paper.client),
+            msg("visit on {visited}", visited=paper.visited),
             paper.work,
             looked_at_again(paper.follow_up_on),
         ),
         blocks=[
             paragraph(
                 run(
-                    "Workplace copy: furniture, room and hours. Health information is left out.",
+                    msg(
+                        "Workplace copy: furniture, room and hours. Health information is left out."
+                    ),
                     "soft",
                 )
             ),
             *(framed("boxed", run(words, "strong")) for words in paper.limits),
-            *section("Requested changes", *_requests(paper.requests)),
-            *section("Equipment to buy", *additions(paper.added, removes=False)),
-            *section("Found, target, setting, left at", settings(paper.table)),
+            *section(msg("Requested changes"), *_requests(paper.requests)),
+            *section(msg("Equipment to buy"), *additions(paper.added, removes=False)),
+            *section(msg("Found, target, setting, left at"), settings(paper.table)),
             *(block for further in paper.places for block in place(further, actions=False)),
-            *section("Between sitting and standing", *items(paper.moves)),
+            *section(msg("Between sitting and standing"), *items(paper.moves)),
             *([paragraph(run(chosen, "small"))] if chosen else ()),
             *section(
-                "Drawing",
+                msg("Drawing"),
                 *figure(
                     paper,
-                    "Side view of the workstation beside a height scale; the numbers are in the table above.",
+                    msg(
+                        "Side view of the workstation beside a height scale; the numbers are in the table above."
+                    ),
                 ),
             ),
             *joints(paper.joints),
-            *section("Hours", *rhythm(paper.rhythm)),
+            *section(msg("Hours"), *rhythm(paper.rhythm)),
             *replaced(paper.replaces),
             *cautions(
                 paper.cautions,
                 paper.local_wording,
-                f"Questions: {paper.call}" if paper.call else "",
+                msg("Questions: {call}", call=paper.call) if paper.call else "",
             ),
         ],
     )
@@ -74,16 +79,18 @@ def _requests(requests: list[Request]) -> list[Block]:
     Versions signed before each request said who does it list them.
     """
     if not requests:
-        return [paragraph("Nothing apart from the settings below.")]
+        return [paragraph(msg("Nothing apart from the settings below."))]
     if not requests[0].who:
         return items(
-            runs(request.title, run(f". {request.do}", "strong") if request.do else "")
+            runs(
+                request.title, run(filled(". {do}", do=request.do), "strong") if request.do else ""
+            )
             for request in requests
         )
-    titles = ("How many", "By when", "Price", "Who")
+    titles = (msg("How many"), msg("By when"), msg("Price"), msg("Who"))
     columns = [
-        Column(title="Done", align="center"),
-        Column(title="What", share=1.0),
+        Column(title=msg("Done"), align="center"),
+        Column(title=msg("What"), share=1.0),
         *(Column(title=title) for title in titles),
     ]
     rows = [
@@ -97,14 +104,14 @@ def _requests(requests: list[Request]) -> list[Block]:
         ]
         for request in requests
     ]
-    signed = ToFillIn(labels=["Done by, signature", "Date"])
+    signed = ToFillIn(labels=[msg("Done by, signature"), msg("Date")])
     return [Table(columns=columns, rows=rows), Group(blocks=[signed])]
 
 
 def _request(request: Request) -> list[Run]:
     return runs(
-        run("Make safe. ", "strong") if request.safety else "",
+        run(msg("Make safe. "), "strong") if request.safety else "",
         run(request.title, "strong"),
-        f". {request.do}" if request.do else "",
-        run(f" {request.covers}.", "small") if request.covers else "",
+        filled(". {do}", do=request.do) if request.do else "",
+        run(filled(" {covers}.", covers=request.covers), "small") if request.covers else "",
     )

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from typing import Literal
 
+from ..said import Said
 from .papers import Signature
 
 
@@ -14,18 +15,18 @@ class ErasurePaper(Signature):
     """
 
     kind: Literal["erasure"] = "erasure"
-    practice: str
-    letterhead: list[str]
-    call: str
-    local_wording: str
-    client: str
-    visited: str
-    what: str
-    reason: str
-    by: str
-    at: str
-    counts: list[str]
-    searched: str
-    backups: str
-    trail: str
-    reference: str
+    practice: Said
+    letterhead: list[Said]
+    call: Said
+    local_wording: Said
+    client: Said
+    visited: Said
+    what: Said
+    reason: Said
+    by: Said
+    at: Said
+    counts: list[Said]
+    searched: Said
+    backups: Said
+    trail: Said
+    reference: Said

@@ -10,6 +10,8 @@ from typing import Literal
 from pydantic import Field
 
 from ...core.drawing import Scene
+from ...core.language import msg
+from ..said import Said
 from .parts import (
     CardLine,
     CardPerson,
@@ -44,11 +46,11 @@ class Signature(PaperPart):
     ``sha256`` is of the content without signature, as it is frozen.
     """
 
-    signed_by: str | None = None
-    signed_title: str | None = None
-    signed_registration: str | None = None
-    signed_at: str | None = None
-    signed_on: str | None = None
+    signed_by: Said | None = None
+    signed_title: Said | None = None
+    signed_registration: Said | None = None
+    signed_at: Said | None = None
+    signed_on: Said | None = None
     sha256: str | None = None
 
 
@@ -59,18 +61,18 @@ class PaperHead(Signature):
     takes the place of and what has changed since.
     """
 
-    practice: str
-    letterhead: list[str] = Field(default_factory=list)
-    call: str = ""
-    local_wording: str
-    client: str
-    visited_on: str
-    visited: str
-    follow_up: str
-    follow_up_on: str
-    unit: str
+    practice: Said
+    letterhead: list[Said] = Field(default_factory=list)
+    call: Said = ""
+    local_wording: Said
+    client: Said
+    visited_on: Said
+    visited: Said
+    follow_up: Said
+    follow_up_on: Said
+    unit: Said
     version: int
-    replaces: list[str] = Field(default_factory=list)
+    replaces: list[Said] = Field(default_factory=list)
     scene: Scene | None
     scene_shows: Shows
     rhythm: PaperRhythm | None
@@ -83,15 +85,15 @@ class WorkplacePaper(PaperHead):
     """
 
     kind: Literal["workplace"] = "workplace"
-    work: str
+    work: Said
     requests: list[Request]
-    limits: list[str]
+    limits: list[Said]
     table: list[PaperRow]
     added: list[PaperAdded]
-    moves: list[str]
-    chosen: list[str]
+    moves: list[Said]
+    chosen: list[Said]
     joints: list[PaperJoint]
-    cautions: list[str]
+    cautions: list[Said]
     left_out: int
     places: list[PaperPlace] = Field(default_factory=list)
 
@@ -106,32 +108,32 @@ class ClientPaper(PaperHead):
     """
 
     kind: Literal["client"] = "client"
-    note: str
+    note: Said
     warning: list[PaperFlag]
     precautions: list[PaperPrecaution]
-    limits: list[str] = Field(default_factory=list)
+    limits: list[Said] = Field(default_factory=list)
     first: list[PaperAction]
-    keep_doing: list[str] = Field(default_factory=list)
+    keep_doing: list[Said] = Field(default_factory=list)
     numbers: list[CardLine]
     done: list[PaperAction]
-    set_today: str
+    set_today: Said
     todo: list[PaperAction]
-    to_set: str
-    costs: str = ""
-    shortfalls: list[str]
-    stop: list[str]
+    to_set: Said
+    costs: Said = ""
+    shortfalls: list[Said]
+    stop: list[Said]
     day: PaperDay | None
     movements: list[PaperMovement]
-    movement_rules: list[str]
+    movement_rules: list[Said]
     causes: list[PaperCause]
     further_causes: int
-    unexplained: list[str]
-    temporary: list[str]
+    unexplained: list[Said]
+    temporary: list[Said]
     photos: list[PaperPhoto]
-    place: str
+    place: Said
     places: list[PaperPlace]
     since: PaperSince | None = None
-    cautions: list[str]
+    cautions: list[Said]
 
 
 class RecordPaper(PaperHead):
@@ -142,36 +144,36 @@ class RecordPaper(PaperHead):
     """
 
     kind: Literal["record"] = "record"
-    work: str
-    reason: str
+    work: Said
+    reason: Said
     warning: list[PaperFlag]
-    asked: str
-    discomfort: list[str]
+    asked: Said
+    discomfort: list[Said]
     precautions: list[PaperPrecaution]
-    shortfalls: list[str]
-    worse: str | None
+    shortfalls: list[Said]
+    worse: Said | None
     actions: list[PaperAction]
     causes: list[PaperCause]
-    unexplained: list[str]
+    unexplained: list[Said]
     strain: list[PaperStrain]
     table: list[PaperRow]
     joints: list[PaperJoint]
     plan: PaperPlan
     body: list[PaperDimension]
-    standing: str | None
-    notes: list[str]
-    estimated: list[str]
-    self_reported: list[str] = Field(default_factory=list)
-    noted: list[str]
-    note: str
-    method: list[str]
-    desk: list[str]
-    place: str
+    standing: Said | None
+    notes: list[Said]
+    estimated: list[Said]
+    self_reported: list[Said] = Field(default_factory=list)
+    noted: list[Said]
+    note: Said
+    method: list[Said]
+    desk: list[Said]
+    place: Said
     places: list[PaperPlace]
     photos: list[PaperPhoto]
-    good: list[str] = Field(default_factory=list)
+    good: list[Said] = Field(default_factory=list)
     since: PaperSince | None = None
-    cautions: list[str]
+    cautions: list[Said]
 
 
 class LetterPaper(Signature):
@@ -183,38 +185,38 @@ class LetterPaper(Signature):
     """
 
     kind: Literal["letter"] = "letter"
-    practice: str
-    letterhead: list[str]
-    call: str
-    local_wording: str
-    client: str
-    visited: str
-    to: str
-    urgency: str
-    sign: str
-    informed: str
-    by: str
-    call_back: str
-    discomfort: list[str]
+    practice: Said
+    letterhead: list[Said]
+    call: Said
+    local_wording: Said
+    client: Said
+    visited: Said
+    to: Said
+    urgency: Said
+    sign: Said
+    informed: Said
+    by: Said
+    call_back: Said
+    discomfort: list[Said]
     precautions: list[PaperPrecaution]
-    work: str
-    birth_year: str = ""
-    reported: list[str] = Field(default_factory=list)
-    seen: list[str] = Field(default_factory=list)
-    done: str = ""
-    question: str = ""
-    limits: list[str] = Field(default_factory=list)
-    answers: list[str] = Field(default_factory=list)
-    lines: list[str] = Field(default_factory=list)
-    title: str = "Referral"
+    work: Said
+    birth_year: Said = ""
+    reported: list[Said] = Field(default_factory=list)
+    seen: list[Said] = Field(default_factory=list)
+    done: Said = ""
+    question: Said = ""
+    limits: list[Said] = Field(default_factory=list)
+    answers: list[Said] = Field(default_factory=list)
+    lines: list[Said] = Field(default_factory=list)
+    title: Said = msg("Referral")
     sha256: str | None = None
 
 
 class TargetCard(PaperPart):
     """A small printed card: the numbers of all who use a desk, a page each."""
 
-    practice: str
-    desk: str
+    practice: Said
+    desk: Said
     people: list[CardPerson]
 
 

@@ -9,6 +9,7 @@ from pydantic import BaseModel, ConfigDict
 from ...core.drawing import Scene
 from ...core.fit import Posture
 from ...core.record.fields.work import Severity
+from ..said import Said
 
 Shows = Literal["left", "target"]
 
@@ -28,45 +29,45 @@ class PaperRow(PaperPart):
     """
 
     posture: Posture
-    label: str
-    before: str
-    target: str
-    after: str
-    left: str
-    note: str
-    plus_minus: str = ""
-    how: str = ""
-    setting: str = ""
-    state: str = ""
+    label: Said
+    before: Said
+    target: Said
+    after: Said
+    left: Said
+    note: Said
+    plus_minus: Said = ""
+    how: Said = ""
+    setting: Said = ""
+    state: Said = ""
 
 
 class PaperFlag(PaperPart):
     """A red flag that is there, with what was done about it."""
 
-    urgency: str
-    label: str
-    done: str
-    call_back: str = ""
+    urgency: Said
+    label: Said
+    done: Said
+    call_back: Said = ""
 
 
 class PaperPhoto(PaperPart):
     """A photograph of the pair, before or after: by its identifier, with what was read from it."""
 
     id: str
-    caption: str
-    readings: list[str]
+    caption: Said
+    readings: list[Said]
 
 
 class PaperPrecaution(PaperPart):
     """A precaution: what is kept to, whom to ask, which limits were cleared by whom; ``cleared`` once all are."""
 
     id: str
-    label: str
-    limit: str
-    ask: str
-    note: str | None
-    cleared: str | None
-    limits_cleared: list[str] = []
+    label: Said
+    limit: Said
+    ask: Said
+    note: Said | None
+    cleared: Said | None
+    limits_cleared: list[Said] = []
 
 
 class PaperFinding(PaperPart):
@@ -76,12 +77,12 @@ class PaperFinding(PaperPart):
     """
 
     id: str
-    title: str
-    posture: str
-    cause: str
-    left: str
+    title: Said
+    posture: Said
+    cause: Said
+    left: Said
     severity: Severity | None
-    evidence: list[str]
+    evidence: list[Said]
     confirmed: bool = True
 
 
@@ -92,12 +93,12 @@ class PaperCause(PaperPart):
     """
 
     id: str = ""
-    words: str = ""
+    words: Said = ""
     left_out: bool = False
-    title: str
+    title: Said
     severity: Severity | None
     minutes: int | None
-    explains: list[str]
+    explains: list[Said]
     findings: list[PaperFinding]
 
 
@@ -109,76 +110,76 @@ class PaperAction(PaperPart):
     """
 
     id: str
-    field: str = ""
-    words: str = ""
-    heading: str
-    text: str
-    who: str
-    when: str
-    price: str
+    field: Said = ""
+    words: Said = ""
+    heading: Said
+    text: Said
+    who: Said
+    when: Said
+    price: Said
     temporary: bool
     state: Literal["open", "done", "later", "stopped"]
-    remark: str = ""
+    remark: Said = ""
     posture: Posture
-    resolves: list[str]
-    helps: str = ""
+    resolves: list[Said]
+    helps: Said = ""
     told: bool = False
 
 
 class PaperStrain(PaperPart):
     """A region's strain minutes with their arithmetic."""
 
-    label: str
+    label: Said
     minutes: int
-    sums: list[str]
+    sums: list[Said]
 
 
 class PaperAdded(PaperPart):
     """A piece that the plan adds."""
 
-    label: str
-    does: str
-    price: str
+    label: Said
+    does: Said
+    price: Said
     temporary: bool
-    removes: str
+    removes: Said
 
 
 class PaperPlan(PaperPart):
     """The chosen plan, what moves between sitting and standing, and what was chosen otherwise."""
 
-    label: str
+    label: Said
     added: list[PaperAdded]
-    cautions: list[str]
-    moves: list[str]
-    chosen: list[str]
+    cautions: list[Said]
+    moves: list[Said]
+    chosen: list[Said]
 
 
 class PaperDimension(PaperPart):
     """A body dimension: its value with plus-minus, and where it is from."""
 
-    label: str
-    value: str
-    plus_minus: str
-    how: str
+    label: Said
+    value: Said
+    plus_minus: Said
+    how: Said
 
 
 class PaperJoint(PaperPart):
     """A joint before and as aimed at."""
 
     posture: Posture
-    label: str
-    band: str
-    found: str | None
+    label: Said
+    band: Said
+    found: Said | None
     found_off: bool
-    aim: str | None
+    aim: Said | None
     aim_off: bool
 
 
 class PaperRhythm(PaperPart):
     """The rhythm over this client's hours, minutes; ``walks`` false: weight shifts take the place of getting up."""
 
-    label: str
-    says: str
+    label: Said
+    says: Said
     hours: float
     sit: float
     stand: float
@@ -194,33 +195,33 @@ class PaperRhythm(PaperPart):
 class PaperMovement(PaperPart):
     """A movement: what is done, how long and how often, where it is felt, when not; drawn in its moments."""
 
-    label: str
-    start: str
-    dose: str
-    steps: list[str]
-    felt: str
-    never: str
-    why: str
-    says: list[str]
+    label: Said
+    start: Said
+    dose: Said
+    steps: list[Said]
+    felt: Said
+    never: Said
+    why: Said
+    says: list[Said]
     scenes: list[Scene]
 
 
 class PaperSpell(PaperPart):
     """A spell of the day: from and to as times, in what posture."""
 
-    at: str
-    end: str
-    posture: str
+    at: Said
+    end: Said
+    posture: Said
 
 
 class PaperDay(PaperPart):
     """The working day: from, to, weeks of getting used to standing, eyes, tips, the bar, and its spells."""
 
-    start: str
-    end: str
-    weeks: list[str]
-    eyes: str
-    tips: list[str]
+    start: Said
+    end: Said
+    weeks: list[Said]
+    eyes: Said
+    tips: list[Said]
     scene: Scene | None
     spells: list[PaperSpell] = []
 
@@ -231,14 +232,14 @@ class Request(PaperPart):
     ``id`` names it when it is ticked as done; versions signed before have none. ``safety``: it is put right at once.
     """
 
-    title: str
-    do: str
+    title: Said
+    do: Said
     id: str = ""
-    count: str = ""
-    covers: str = ""
-    by: str = ""
-    price: str = ""
-    who: str = ""
+    count: Said = ""
+    covers: Said = ""
+    by: Said = ""
+    price: Said = ""
+    who: Said = ""
     safety: bool = False
 
 
@@ -249,14 +250,14 @@ class PaperPlace(PaperPart):
     standing.
     """
 
-    name: str
-    use: str
+    name: Said
+    use: Said
     table: list[PaperRow]
-    shortfalls: list[str]
+    shortfalls: list[Said]
     added: list[PaperAdded]
-    actions: list[str]
-    desk: list[str]
-    moves: list[str]
+    actions: list[Said]
+    desk: list[Said]
+    moves: list[Said]
     scene: Scene | None = None
 
 
@@ -269,34 +270,34 @@ class CardLine(PaperPart):
     """
 
     key: str = ""
-    label: str
-    seated: str
-    standing: str
+    label: Said
+    seated: Said
+    standing: Said
     sure: bool
-    seated_is: str = ""
-    standing_is: str = ""
+    seated_is: Said = ""
+    standing_is: Said = ""
 
 
 class CardPerson(PaperPart):
     """One person's numbers at a desk; ``code`` is all of it as text, to be scanned without network."""
 
-    name: str
-    date: str
+    name: Said
+    date: Said
     lines: list[CardLine]
-    temporary: list[str]
-    code: str
+    temporary: list[Said]
+    code: Said
     scene: Scene
 
 
 class PaperSince(PaperPart):
     """What has become of the client since the visit before: drift, discomfort then and now, causes."""
 
-    on: str
-    worse: list[str] = []
-    drift: list[str]
-    discomfort: list[str]
-    resolved: list[str]
-    unchanged: list[str]
-    new: list[str]
-    not_assessed: list[str]
-    temporary: list[str]
+    on: Said
+    worse: list[Said] = []
+    drift: list[Said]
+    discomfort: list[Said]
+    resolved: list[Said]
+    unchanged: list[Said]
+    new: list[Said]
+    not_assessed: list[Said]
+    temporary: list[Said]

@@ -10,6 +10,7 @@ from collections.abc import Sequence
 from ...core.catalogue import QUANTITIES
 from ...core.drawing import SceneRequest
 from ...core.fit import Posture
+from ...core.language import filled, joined, msg
 from ...core.plans import Added
 from ...core.presentation import RowView
 from ...core.record import fields
@@ -24,7 +25,7 @@ from .shared import height_of
 SHOWN = ("seat", "footrest", "surface", "mouse", "screen_top", "distance", "scale")
 """What stands on the card, in its order."""
 FIGURE_PX = (520.0, 300.0)
-DISPLAY, KEY = "Desk display", "Desk key"
+DISPLAY, KEY = msg("Desk display"), msg("Desk key")
 
 
 def target_card(
@@ -161,17 +162,27 @@ def temporary_pieces(workup: VisitResults) -> list[tuple[Added, str]]:
 
 def temporary_lines(workup: VisitResults) -> list[str]:
     """Return what is there for a time only, a line each."""
-    return [f"{added.label}: {end}" for added, end in temporary_pieces(workup)]
+    return [
+        filled("{label}: {end}", label=added.label, end=end)
+        for added, end in temporary_pieces(workup)
+    ]
 
 
 def _code(name: str, date: str, lines: Sequence[CardLine], temporary: Sequence[str]) -> str:
     """Return the card as text; a number that nobody re-measured has a star."""
-    texts = [f"{name}, {date}"]
+    texts = [filled("{name}, {date}", name=name, date=date)]
     for line in lines:
         both = [
             f"{way} {text}"
             for way, text in (("sit", line.seated), ("stand", line.standing))
             if text
         ]
-        texts.append(f"{line.label}: {', '.join(both)}{'' if line.sure else ' *'}")
+        texts.append(
+            filled(
+                "{label}: {both}{what}",
+                label=line.label,
+                both=joined(", ", both),
+                what="" if line.sure else " *",
+            )
+        )
     return "\n".join([*texts, *temporary])

@@ -7,6 +7,7 @@ from dataclasses import replace
 
 from ...core.actions import KINDS
 from ...core.intake import RED_FLAGS, LimitId, LimitInForce
+from ...core.language import filled, joined, lowered, msg, or_list
 from ...core.presentation import hard_limit_words
 from ...core.record import fields
 from ...core.record.fields.report import Unconfirmed
@@ -26,12 +27,16 @@ from .shared import actions_of, causes_of, costs_of, figure_of, flags_of, good_h
 from .workplace import LIFTING
 
 CAUTIONS = (
-    "These settings are starting points. If something feels uncomfortable, change it, whatever the "
-    "number says. If it hurts, stop.",
-    "Stop if you get pain, tingling, numbness or dizziness, or if it does not go away. Tell "
-    "us or your doctor.",
+    msg(
+        "These settings are starting points. If something feels uncomfortable, change it, whatever the number says. If it hurts, stop."
+    ),
+    msg(
+        "Stop if you get pain, tingling, numbness or dizziness, or if it does not go away. Tell us or your doctor."
+    ),
     LIFTING,
-    "This report supports the advice you were given. It is not a diagnosis and can’t promise results.",
+    msg(
+        "This report supports the advice you were given. It is not a diagnosis and can’t promise results."
+    ),
 )
 FIRST, MOST_CAUSES, MOST_FINDINGS = 3, 8, 3
 """So many things stand at the top, and so many causes and findings of each are told. House values."""
@@ -108,7 +113,13 @@ def client_paper(
         unexplained=workup.unexplained,
         temporary=temporary_lines(workup),
         photos=[photo.model_copy(update={"readings": []}) for photo in pair_of(workup)],
-        place=f"{workup.places[0].name}: {workup.places[0].use_label.lower()}" if places else "",
+        place=filled(
+            "{name}: {use_label}",
+            name=workup.places[0].name,
+            use_label=workup.places[0].use_label.lower(),
+        )
+        if places
+        else "",
         places=list(places),
         cautions=list(CAUTIONS),
     )
@@ -159,7 +170,7 @@ def _reasons(workup: VisitResults) -> dict[str, str]:
     for finding in workup.analysis.findings:
         if finding.state != "off" or not finding.why:
             continue
-        words = f"{finding.why[0].lower()}{finding.why[1:]}".rstrip(".")
+        words = lowered(finding.why).rstrip(".")
         felt = next(
             (
                 discomfort
@@ -171,7 +182,7 @@ def _reasons(workup: VisitResults) -> dict[str, str]:
         if felt is None:
             reasons[finding.id] = say("first.helps", cause=words)
         else:
-            text = f"{felt.text[0].lower()}{felt.text[1:]}"
+            text = lowered(felt.text)
             reasons[finding.id] = say("first.helps_felt", cause=words, felt=text)
     return reasons
 
@@ -182,11 +193,11 @@ def _why(action: PaperAction, helps: str) -> PaperAction:
 
 def _helps(cause: PaperCause) -> str:
     title = cause.words or cause.title
-    words = f"{title[0].lower()}{title[1:]}".rstrip(".")
+    words = lowered(title).rstrip(".")
     if not cause.explains:
         return say("first.helps", cause=words)
     felt = cause.explains[0]
-    return say("first.helps_felt", cause=words, felt=f"{felt[0].lower()}{felt[1:]}")
+    return say("first.helps_felt", cause=words, felt=lowered(felt))
 
 
 def limit_lines(workup: VisitResults, those: Sequence[LimitInForce] | None = None) -> list[str]:
@@ -202,19 +213,22 @@ def limit_lines(workup: VisitResults, those: Sequence[LimitInForce] | None = Non
                     dict.fromkeys(part for part in (limit.set, limit.unmet, limit.clears) if part)
                 )
     return [
-        " ".join(
-            part
-            for part in (
-                say(
-                    "limit.line",
-                    says=limit_in_force.says.rstrip("."),
-                    because=", ".join(limit_in_force.because).lower(),
-                    ask=" or ".join(dict.fromkeys(limit_in_force.ask)),
+        joined(
+            " ",
+            (
+                part
+                for part in (
+                    say(
+                        "limit.line",
+                        says=limit_in_force.says.rstrip("."),
+                        because=joined(", ", limit_in_force.because).lower(),
+                        ask=or_list(dict.fromkeys(limit_in_force.ask)),
+                    )
+                    + ".",
+                    *said.get(limit_in_force.id, ()),
                 )
-                + ".",
-                *said.get(limit_in_force.id, ()),
-            )
-            if part
+                if part
+            ),
         )
         for limit_in_force in (workup.case.person.in_force if those is None else those)
     ]
@@ -277,8 +291,14 @@ def _names(workup: VisitResults, kind: StateKind, shown: Set[str]) -> str:
             if row.became.kind == kind and (kind == StateKind.SET or not action.settled):
                 said.append(row.label.lower())
         if said:
-            texts.append(f"{'sitting' if posture == 'seated' else 'standing'}: {', '.join(said)}")
-    return "; ".join(texts)
+            texts.append(
+                filled(
+                    "{what}: {said}",
+                    what="sitting" if posture == "seated" else "standing",
+                    said=joined(", ", said),
+                )
+            )
+    return joined("; ", texts)
 
 
 def _told(cause: PaperCause) -> PaperCause:
@@ -291,4 +311,4 @@ def _stop() -> list[str]:
     urgent = [
         red_flag.label.lower() for red_flag in RED_FLAGS.values() if red_flag.urgency == "urgent"
     ]
-    return [CAUTIONS[1], say("paper.urgent", signs="; ".join(urgent))]
+    return [CAUTIONS[1], say("paper.urgent", signs=joined("; ", urgent))]

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from ...core.language import filled, msg, numeral, spoken_day
 from ..models import Practice
 from ..paper_models import ErasurePaper
 from ..retention import REASON_SAYS, Proof, counts_in_words
@@ -13,28 +14,30 @@ def erasure_paper(practice: Practice, proof: Proof, name: str) -> ErasurePaper:
     moment = practice.local(erasure.at)
     until = erasure.backups_until
     last = practice.local(until) if until is not None else None
-    day = f"{moment.day} {moment:%B %Y}"
+    day = spoken_day(moment.date())
     if erasure.left_over:
-        searched = f"{erasure.left_over} rows still contained it afterwards. Show this to your administrator."
-    else:
-        searched = "The whole database was searched afterwards: nothing was found."
-    if last is None:
-        backups = (
-            "The program makes no backups here. Copies that were made by other means are not known to it, "
-            "nor are papers and files that were handed over."
+        searched = msg(
+            "{left_over} rows still contained it afterwards. Show this to your administrator.",
+            left_over=erasure.left_over,
         )
     else:
-        backups = (
-            f"Encrypted backups made before hold it until {last.day} {last:%B %Y}, then they are deleted. "
-            "Where one of them is restored, it is erased again. Papers and files that were handed over stay "
-            "with those who have them."
+        searched = msg("The whole database was searched afterwards: nothing was found.")
+    if last is None:
+        backups = msg(
+            "The program makes no backups here. Copies that were made by other means are not known to it, nor are papers and files that were handed over."
+        )
+    else:
+        backups = msg(
+            "Encrypted backups made before hold it until {day}, then they are deleted. Where one of them is restored, it is erased again. Papers and files that were handed over stay with those who have them.",
+            day=spoken_day(last.date()),
         )
     if proof.trail_number is None:
-        trail = "The entry in the activity log was not found."
+        trail = msg("The entry in the activity log was not found.")
     else:
-        trail = (
-            f"Line {proof.trail_number}, digest {proof.trail_digest}. The trail keeps that it was done, "
-            "without the name."
+        trail = msg(
+            "Line {trail_number}, digest {trail_digest}. The trail keeps that it was done, without the name.",
+            trail_number=proof.trail_number,
+            trail_digest=proof.trail_digest,
         )
     return ErasurePaper(
         practice=practice.name,
@@ -43,12 +46,12 @@ def erasure_paper(practice: Practice, proof: Proof, name: str) -> ErasurePaper:
         local_wording=practice.local_wording,
         client=name,
         visited=day,
-        what="Everything stored about the client"
+        what=msg("Everything stored about the client")
         if erasure.what == "client"
-        else "Their photos, including those in signed copies",
+        else msg("Their photos, including those in signed copies"),
         reason=REASON_SAYS[erasure.reason].capitalize(),
         by=erasure.by_name,
-        at=f"{day}, {moment:%H:%M}",
+        at=filled("{day}, {moment}", day=day, moment=numeral(f"{moment:%H:%M}")),
         counts=counts_in_words(erasure.counts),
         searched=searched,
         backups=backups,

@@ -14,6 +14,7 @@ from ...core.intake import (
     LimitId,
     LimitInForce,
 )
+from ...core.language import filled, joined
 from ...core.record import Record, fields
 from ...core.record.fields.flag_fields import ClinicianSays
 from ...core.states import StateKind
@@ -102,7 +103,7 @@ def letter_paper(
             and finding.verdict != "dismissed"
         ][:MOST_SEEN],
         done=_done(workup),
-        question=" ".join(questions),
+        question=joined(" ", questions),
         lines=_lines(subject.limits),
         limits=limit_lines(workup, subject.limits),
         answers=[says.label for says in ClinicianSays],
@@ -115,7 +116,7 @@ def _reported(discomfort: Discomfort) -> str:
     """Return a complaint with how long it has been there, and what helps, as far as that was said."""
     since = say("letter.since", since=discomfort.since.rstrip(".")) if discomfort.since else ""
     eases = say("letter.eases", eases=discomfort.eases.rstrip(".")) if discomfort.eases else ""
-    return ". ".join(part for part in (discomfort.text, since, eases) if part) + "."
+    return joined(". ", (part for part in (discomfort.text, since, eases) if part)) + "."
 
 
 def _done(workup: VisitResults) -> str:
@@ -129,8 +130,8 @@ def _done(workup: VisitResults) -> str:
     for kind, name in ((StateKind.SET, "letter.set"), (StateKind.STOPPED, "letter.stopped")):
         labels = list(dict.fromkeys(label for label, state_kind in kinds if state_kind == kind))
         if labels:
-            texts.append(say(name, what=", ".join(labels)))
-    return " ".join(texts) or say("letter.nothing")
+            texts.append(say(name, what=joined(", ", labels)))
+    return joined(" ", texts) or say("letter.nothing")
 
 
 def _questions(client: str, workup: VisitResults, subject: _Subject, about: str) -> list[str]:
@@ -163,7 +164,7 @@ def _standing(client: str, record: Record, standing: LimitInForce) -> str:
 def _lines(limits: tuple[LimitInForce, ...]) -> list[str]:
     """Return the lines on which an answer within limits is written, each with its unit."""
     figures = dict.fromkeys(
-        f"{figure.label}, {figure.unit}"
+        filled("{label}, {unit}", label=figure.label, unit=figure.unit)
         for limit in limits
         if (figure := FIGURES.get(limit.id)) is not None
     )

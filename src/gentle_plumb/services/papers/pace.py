@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import asdict
 
 from ...core.drawing import MOVEMENT_SIZE, Mark, Scene, draw_day, draw_movement
+from ...core.language import filled
 from ...core.movements import LIBRARY
 from ...core.presentation import MovementView, day_view, programme_view
 from ..paper_models import PaperDay, PaperMovement, PaperRhythm, PaperSpell
@@ -45,7 +46,7 @@ def day(workup: VisitResults) -> PaperDay | None:
     return PaperDay(
         start=view.start,
         end=view.end,
-        weeks=[f"{week.label}: {week.says}" for week in view.weeks],
+        weeks=[filled("{label}: {says}", label=week.label, says=week.says) for week in view.weeks],
         eyes=view.eyes,
         tips=view.tips,
         scene=_scene(bar.width, bar.height, bar.marks),

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from ...core.language import filled
 from ..paper_models import PaperPhoto
 from ..photo_views import PhotoView
 from ..workup import VisitResults
@@ -23,11 +24,18 @@ def photo_of(photo: PhotoView) -> PaperPhoto:
     """Return a photograph with its readings in words."""
     return PaperPhoto(
         id=photo.id,
-        caption=f"{photo.when}, {photo.view}, {photo.posture}".capitalize(),
+        caption=filled(
+            "{when}, {view}, {posture}", when=photo.when, view=photo.view, posture=photo.posture
+        ).capitalize(),
         readings=[
-            f"{reading.label}: {reading.value} ± {reading.error}"
+            filled(
+                "{label}: {value} ± {error}",
+                label=reading.label,
+                value=reading.value,
+                error=reading.error,
+            )
             if reading.error
-            else f"{reading.label}: {reading.value}"
+            else filled("{label}: {value}", label=reading.label, value=reading.value)
             for reading in photo.readings
             if reading.value is not None
         ],

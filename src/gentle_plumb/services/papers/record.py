@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 from ...core.intake import RED_FLAGS
+from ...core.language import filled, joined
 from ...core.policy import POLICY_QUESTIONS
 from ...core.presentation import hard_limit_words
 from ...core.record import fields
@@ -74,7 +75,13 @@ def record_paper(
         note=record[fields.report.note] or "",
         method=_method(workup),
         desk=desk_heights(workup, unit),
-        place=f"{workup.places[0].name}: {workup.places[0].use_label.lower()}" if places else "",
+        place=filled(
+            "{name}: {use_label}",
+            name=workup.places[0].name,
+            use_label=workup.places[0].use_label.lower(),
+        )
+        if places
+        else "",
         places=list(places),
         photos=[photo_of(photo) for photo in workup.photos],
         good=good_habits(workup),
@@ -92,9 +99,9 @@ def _asked(workup: VisitResults) -> str:
         if red_flag.id not in unasked and red_flag.id not in said
     ]
     never = [RED_FLAGS[id].label.lower() for id in RED_FLAGS if id in unasked]
-    texts = [say("paper.flags_denied", flags="; ".join(denied))] if denied else []
-    texts += [say("paper.flags_unasked", flags="; ".join(never))] if never else []
-    return " ".join(texts)
+    texts = [say("paper.flags_denied", flags=joined("; ", denied))] if denied else []
+    texts += [say("paper.flags_unasked", flags=joined("; ", never))] if never else []
+    return joined(" ", texts)
 
 
 def _method(workup: VisitResults) -> list[str]:
@@ -102,5 +109,7 @@ def _method(workup: VisitResults) -> list[str]:
     bundle, texts = workup.analysis.bundle, []
     for question in POLICY_QUESTIONS.values():
         at = bundle.get(question.id, question.default)
-        texts.append(f"{question.label}: {question.position(at).label}")
+        texts.append(
+            filled("{label}: {label2}", label=question.label, label2=question.position(at).label)
+        )
     return [*texts, say("paper.table", table=workup.table_name)]

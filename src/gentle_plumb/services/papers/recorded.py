@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from ...core.language import filled, joined, msg
 from ...core.record import FIELDS, Record, field_of
 from ...core.units import LengthUnit
 from ...core.words import say, say_length, with_unit
@@ -15,22 +16,26 @@ from ..workup import VisitResults
 def precaution(care: PrecautionView) -> PaperPrecaution:
     """Return what is kept to and what was lifted of it."""
     held = [
-        " ".join(part for part in (limit.says, limit.set, limit.unmet, limit.clears) if part)
+        joined(" ", (part for part in (limit.says, limit.set, limit.unmet, limit.clears) if part))
         for limit in care.limits
         if limit.cleared is None
     ]
     if held and care.since:
         held.append(say("limit.standing", since=care.since))
-    lifted = [f"{limit.says} Cleared by {limit.cleared}." for limit in care.limits if limit.cleared]
+    lifted = [
+        msg("{says} Cleared by {cleared}.", says=limit.says, cleared=limit.cleared)
+        for limit in care.limits
+        if limit.cleared
+    ]
     return PaperPrecaution(
         id=care.id,
         label=care.label,
-        limit=" ".join(held),
+        limit=joined(" ", held),
         ask=care.ask,
         note=care.note,
         cleared=None
         if held
-        else "; ".join(dict.fromkeys(limit.cleared or "" for limit in care.limits)),
+        else joined("; ", dict.fromkeys(limit.cleared or "" for limit in care.limits)),
         limits_cleared=lifted if held else [],
     )
 
@@ -41,7 +46,7 @@ def dimension(measured: Measured, unit: LengthUnit) -> PaperDimension:
     how = (
         measured.source or measured.by
         if measured.value
-        else f"left out: {(measured.skipped or '').lower()}"
+        else msg("left out: {skipped}", skipped=(measured.skipped or "").lower())
     )
     return PaperDimension(
         label=measured.label, value=value, plus_minus=measured.plus_minus or "", how=how or ""
@@ -52,7 +57,7 @@ def in_doubt(workup: VisitResults) -> list[str]:
     """Return what was asked about a measurement and not answered: said, not hidden."""
     if not workup.doubtful:
         return []
-    return [f"Open queries: {', '.join(workup.doubtful).lower()}."]
+    return [msg("Open queries: {doubtful}.", doubtful=joined(", ", workup.doubtful).lower())]
 
 
 def noted(record: Record, unit: LengthUnit) -> list[str]:
@@ -71,7 +76,14 @@ def noted(record: Record, unit: LengthUnit) -> list[str]:
             )
         elif field.choices:
             said = dict(field.choices).get(value, value)
-        texts.append(f"{field.group}, {field.label.lower()}: {said.strip()}")
+        texts.append(
+            filled(
+                "{group}, {label}: {said}",
+                group=field.group,
+                label=field.label.lower(),
+                said=said.strip(),
+            )
+        )
     return texts
 
 
@@ -86,6 +98,13 @@ def self_reported(opened: VisitSnapshot) -> list[tuple[str, str]]:
         if path.startswith("ask.consent.") or path.endswith(ABOUT):
             continue
         field = field_of(path)
-        named = field.section == "reading" or field.label in ("How often",)
-        result.append((path, f"{field.group}, {field.label.lower()}" if named else field.label))
+        named = field.section == "reading" or field.label in (msg("How often"),)
+        result.append(
+            (
+                path,
+                filled("{group}, {label}", group=field.group, label=field.label.lower())
+                if named
+                else field.label,
+            )
+        )
     return result

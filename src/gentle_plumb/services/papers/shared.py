@@ -7,6 +7,7 @@ from ...core.drawing import SceneRequest
 from ...core.findings import Finding
 from ...core.fit import Posture
 from ...core.intake import URGENCY
+from ...core.language import filled, msg
 from ...core.observation import GOOD
 from ...core.plans import total_price
 from ...core.presentation import (
@@ -84,8 +85,15 @@ def paper_row(row: RowView, *, shared: bool = False) -> PaperRow:
     unset = row.setting is None or row.remedied
     note = row.limits[0] if row.limits else row.reason if unset else None
     if row.overruled:
-        note = f"set by the practitioner: {row.overrule_reason or 'no reason given'}"
-        note += f" (computed: {with_unit(row.computed, row.unit)})" if row.computed else ""
+        note = msg(
+            "set by the practitioner: {overrule_reason}",
+            overrule_reason=row.overrule_reason or msg("no reason given"),
+        )
+        note += (
+            msg(" (computed: {computed})", computed=with_unit(row.computed, row.unit))
+            if row.computed
+            else ""
+        )
 
     def said(text: str | None) -> str:
         return with_unit(text, row.unit) if text is not None else "–"
@@ -164,9 +172,15 @@ def plan_of(workup: VisitResults, unit: LengthUnit) -> PaperPlan:
         ],
         cautions=[*plan.cautions, *plan.assumes],
         moves=[
-            f"{move.label}: {move.seated} to {with_unit(move.standing or '', unit)} ({move.by})"
+            msg(
+                "{label}: {seated} to {standing} ({by})",
+                label=move.label,
+                seated=move.seated,
+                standing=with_unit(move.standing or "", unit),
+                by=move.by,
+            )
             if move.by
-            else f"{move.label}: {move.both}"
+            else filled("{label}: {both}", label=move.label, both=move.both)
             for move in workup.moves
         ],
         chosen=chosen_otherwise(workup.analysis.bundle),
@@ -270,7 +284,11 @@ def strain_of(workup: VisitResults) -> list[PaperStrain]:
         PaperStrain(
             label=strain.label,
             minutes=round(strain.minutes),
-            sums=[f"{part.title}: {part.sum}" for part in strain.parts if part.counted],
+            sums=[
+                filled("{title}: {sum}", title=part.title, sum=part.sum)
+                for part in strain.parts
+                if part.counted
+            ],
         )
         for strain in workup.strain
     ]
@@ -290,7 +308,7 @@ def desk_heights(workup: VisitResults, unit: LengthUnit) -> list[str]:
         texts.append(
             say(
                 "desk.height",
-                posture="Sitting" if row.posture == "seated" else "Standing",
+                posture=msg("Sitting") if row.posture == "seated" else msg("Standing"),
                 at=say_length(position, unit),
                 display=say("desk.display", reads=reads) if reads else "",
                 key=say("desk.key", key=f"{key:g}") if key else "",

@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from datetime import date
 
 from ...core.intake import RED_FLAGS
+from ...core.language import filled, joined, msg
 from ...core.presentation import ActionView
 from ...core.record import fields
 from ...core.record.fields.ask import ConsentAnswer
@@ -21,13 +22,17 @@ def missing_for_signing(workup: VisitResults) -> list[tuple[str, str]]:
     unasked = unasked_red_flags(record)
     if unasked:
         many = (
-            "red flags have" if len(unasked) == len(RED_FLAGS) else f"{len(unasked)} red flags have"
+            msg("red flags have")
+            if len(unasked) == len(RED_FLAGS)
+            else msg("{len} red flags have", len=len(unasked))
         )
-        missing.append((ask.flag[unasked[0].id].there.id, f"{many} not been asked about"))
+        missing.append(
+            (ask.flag[unasked[0].id].there.id, msg("{many} not been asked about", many=many))
+        )
     if ask.other_flag not in record:
-        missing.append((ask.other_flag.id, "any other sign has not been asked about"))
+        missing.append((ask.other_flag.id, msg("any other sign has not been asked about")))
     missing += [
-        (sign.waits_for, f"record the referral for: {sign.label.lower()}")
+        (sign.waits_for, msg("record the referral for: {label}", label=sign.label.lower()))
         for sign in workup.red_flags
         if sign.done is None
     ]
@@ -35,15 +40,15 @@ def missing_for_signing(workup: VisitResults) -> list[tuple[str, str]]:
         missing.append(
             (
                 fields.found.seat.id,
-                "nothing has been found or measured, so there is nothing to sign",
+                msg("nothing has been found or measured, so there is nothing to sign"),
             )
         )
     if fields.report.follow_up not in record:
-        missing.append((fields.report.follow_up.id, "enter a follow-up date"))
+        missing.append((fields.report.follow_up.id, msg("enter a follow-up date")))
     # a reason is in own words: kept with consent only
     if record[ask.consent["notes"]] == ConsentAnswer.GIVEN:
         missing += [
-            (own.why.id, "enter a reason for each of your own values")
+            (own.why.id, msg("enter a reason for each of your own values"))
             for by_quantity in fields.work.own_number.values()
             for own in by_quantity.values()
             if own.value in record and own.why not in record
@@ -79,24 +84,26 @@ def checks_for_signing(
 
     """
     checks = [
-        Check(group="Before signing", says=words, path=path, blocks=True)
+        Check(group=msg("Before signing"), says=words, path=path, blocks=True)
         for path, words in missing_for_signing(workup)
     ]
     due = workup.record[fields.report.follow_up]
     if due and date.fromisoformat(due) < today:
         checks.append(
             _weigh(
-                "Follow-up", say("sign.due_past", on=spoken_date(due)), fields.report.follow_up.id
+                msg("Follow-up"),
+                say("sign.due_past", on=spoken_date(due)),
+                fields.report.follow_up.id,
             )
         )
     checks += [
-        _weigh("Referral", say("sign.call_back", flag=sign.label.lower()), sign.paths[-1])
+        _weigh(msg("Referral"), say("sign.call_back", flag=sign.label.lower()), sign.paths[-1])
         for sign in workup.red_flags
         if sign.done is not None and not sign.call_back
     ]
     checks += [
         _weigh(
-            "Findings not reviewed",
+            msg("Findings not reviewed"),
             finding.title,
             fields.work.finding(finding.record_id).verdict.id,
         )
@@ -112,34 +119,40 @@ def checks_for_signing(
         path = fields.settings.setting[row.posture].get(row.key)
         if path is None:
             continue
-        where = row.label if row.posture == "seated" else f"{row.label}, standing"
+        where = row.label if row.posture == "seated" else msg("{label}, standing", label=row.label)
         if row.left_unmeasured:
-            checks.append(_weigh("Set, not measured", where, path.measured.id))
+            checks.append(_weigh(msg("Set, not measured"), where, path.measured.id))
     checks += [
         _weigh(
-            "Targets that have changed since", f"{action.text} {action.moved}", f"set.{action.step}"
+            msg("Targets that have changed since"),
+            f"{action.text} {action.moved}",
+            f"set.{action.step}",
         )
         for action in workup.actions
         if action.moved
     ]
     checks += [
         _weigh(
-            "Not asked again",
-            f"{care.label}: {say('limit.standing', since=care.since)}",
+            msg("Not asked again"),
+            filled("{label}: {say}", label=care.label, say=say("limit.standing", since=care.since)),
             care.field,
         )
         for care in workup.precautions
         if care.since
     ]
     checks += [
-        _weigh("A limit is not met", f"{limit.says} {limit.unmet}", care.field)
+        _weigh(msg("A limit is not met"), f"{limit.says} {limit.unmet}", care.field)
         for care in workup.precautions
         for limit in care.limits
         if limit.unmet and limit.cleared is None
     ]
-    checks += [_weigh("Reported by the client, not confirmed", says, path) for path, says in theirs]
     checks += [
-        _weigh("Queries", measured.label, fields.measure.dimension[measured.dimension].first.id)
+        _weigh(msg("Reported by the client, not confirmed"), says, path) for path, says in theirs
+    ]
+    checks += [
+        _weigh(
+            msg("Queries"), measured.label, fields.measure.dimension[measured.dimension].first.id
+        )
         for measured in workup.measured
         if measured.label in workup.doubtful
     ]
@@ -150,7 +163,7 @@ def _of_step(action: ActionView) -> Check:
     path = (
         f"set.{action.step}" if action.step else f"{fields.settings.ACTIONS}.{action.field}.state"
     )
-    return _weigh("Not set", action.text, path)
+    return _weigh(msg("Not set"), action.text, path)
 
 
 def _weigh(group: str, says: str, path: str) -> Check:
@@ -177,16 +190,20 @@ def summary_of(workup: VisitResults) -> list[str]:
     open_ones = sum(finding.verdict is None and not finding.own for finding in off)
     estimated = {name for row in workup.rows for name in row.estimated}
     said = [
-        f"{done} of {len(workup.order)} settings set"
-        + (f", {aimed} of them not measured" if aimed else "")
+        msg("{done} of {len} settings set", done=done, len=len(workup.order))
+        + (msg(", {aimed} of them not measured", aimed=aimed) if aimed else "")
     ]
-    said.append(f"{len(off)} findings, {open_ones} of them not reviewed")
+    said.append(
+        msg("{len} findings, {open_ones} of them not reviewed", len=len(off), open_ones=open_ones)
+    )
     if workup.doubtful:
-        said.append(f"Open queries: {', '.join(workup.doubtful).lower()}")
+        said.append(msg("Open queries: {doubtful}", doubtful=joined(", ", workup.doubtful).lower()))
     if estimated:
-        said.append(f"Estimated, not measured: {', '.join(sorted(estimated))}")
+        said.append(
+            msg("Estimated, not measured: {sorted}", sorted=joined(", ", sorted(estimated)))
+        )
     said += [
-        f"Precaution: {care.label.lower()}"
+        msg("Precaution: {label}", label=care.label.lower())
         for care in workup.precautions
         if any(limit.cleared is None for limit in care.limits)
     ]

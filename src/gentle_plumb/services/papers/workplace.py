@@ -15,6 +15,7 @@ from ...core.actions import WHO, Action
 from ...core.catalogue import QUANTITIES
 from ...core.findings import RULES, Finding
 from ...core.fit import FitRow, limit_text
+from ...core.language import capitalised, joined, msg
 from ...core.plans import RISERS_WARNING, STACK_WARNING, added_by
 from ...core.presentation import ActionView, RowView
 from ...core.record import fields
@@ -32,7 +33,9 @@ from .shared import figure_of, paper_row, plan_of, shown
 
 SHARED_LIMITS = frozenset({"stops", "starts", "fixed", "steps", "shallow"})
 """Kinds of limit that are about the piece alone."""
-LIFTING = "Never lift a loaded desk alone. Keep stacks under 20 cm (8 in), non-slip, and never under castors."
+LIFTING = msg(
+    "Never lift a loaded desk alone. Keep stacks under 20 cm (8 in), non-slip, and never under castors."
+)
 SHARED_CAUTIONS = (STACK_WARNING, RISERS_WARNING)
 SHARED_RULES = frozenset(
     {
@@ -62,7 +65,7 @@ FOR_A_LIMIT = frozenset(
     rule.id for _, rules in RULES for rule in rules if rule.while_limited is not None
 )
 """Rules that hold only for somebody with a limit: asked of a workplace, they would tell of it."""
-SHARED_SUBJECTS = frozenset({"Room"})
+SHARED_SUBJECTS = frozenset({msg("Room")})
 """Findings about pieces and the room: their title and what to do, in the program's words."""
 
 
@@ -89,8 +92,15 @@ def _settings_to_make(workup: VisitResults) -> list[Request]:
             continue
         said = []
         if row.setting is not None and not row.remedied:
-            standing = " for standing" if row.posture == "standing" else ""
-            said.append(f"Set it to {with_unit(row.setting, row.unit)} {row.datum}{standing}")
+            standing = msg(" for standing") if row.posture == "standing" else ""
+            said.append(
+                msg(
+                    "Set it to {setting} {datum}{standing}",
+                    setting=with_unit(row.setting, row.unit),
+                    datum=row.datum,
+                    standing=standing,
+                )
+            )
         if action.because in PIECE_REASONS:
             said.append(action.because)
         requests.append(
@@ -128,7 +138,7 @@ def _pieces_to_get(workup: VisitResults, unit: LengthUnit) -> list[Request]:
             Request(
                 id=view.field,
                 title=action.what,
-                do=f"{action.does[0].upper()}{action.does[1:]}." if action.does else "",
+                do=f"{capitalised(action.does)}." if action.does else "",
                 count="1",
                 covers=_covers(action, unit),
                 by=view.due or _by_follow_up(workup),
@@ -197,7 +207,7 @@ def _by_when(workup: VisitResults, finding: Finding, action: ActionView | None) 
 def _row(line: PaperRow, row: RowView, fitted: FitRow, unit: LengthUnit) -> PaperRow:
     """Return a line of the table with notes about pieces alone."""
     shared = [limit_text(limit, unit) for limit in fitted.limits if limit.kind in SHARED_LIMITS]
-    note = "" if row.overruled else "; ".join(shared)
+    note = "" if row.overruled else joined("; ", shared)
     shown = {"target": line.target.removeprefix("~"), "note": note, "plus_minus": "", "how": ""}
     return line.model_copy(update=shown)
 

@@ -1,3 +1,4 @@
+import { msg, t } from "@lingui/core/macro";
 import { useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { type Schemas, server } from "@/shared/api/client";
@@ -9,15 +10,16 @@ import { Failure } from "@/shared/ui/fetched";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Modal } from "@/shared/ui/modal";
 import { Segments } from "@/shared/ui/segments";
+import { said } from "@/shared/words/said";
 
 type Job = Schemas["BulkJobView"];
 type Copy = NonNullable<Schemas["PapersRequest"]["which"]>;
 
-const COPIES: readonly { value: Copy; label: string }[] = [
-  { value: "client", label: "Client’s" },
-  { value: "workplace", label: "Workplace’s" },
-  { value: "record", label: "Record" },
-];
+const COPIES: readonly { value: Copy; label: string }[] = said([
+  { value: "client", label: msg`Client’s` },
+  { value: "workplace", label: msg`Workplace’s` },
+  { value: "record", label: msg`Record` },
+]);
 const LOOK_MS = 2000;
 const PERIOD_DAYS = 90;
 
@@ -50,13 +52,13 @@ export function BulkPapers({ onDone }: { onDone: () => void }) {
     <Modal
       open
       onOpenChange={(open) => !open && onDone()}
-      title="Export reports by date"
-      says="All reports signed in this period, as one ZIP file. It is created in the background and kept for one day. Workplace copies are included only with the client’s current consent."
+      title={t`Export reports by date`}
+      says={t`All reports signed in this period, as one ZIP file. It is created in the background and kept for one day. Workplace copies are included only with the client’s current consent.`}
     >
-      <form onSubmit={submit} className="space-y-4" aria-label="Export reports by date">
+      <form onSubmit={submit} className="space-y-4" aria-label={t`Export reports by date`}>
         <div className="grid grid-cols-2 gap-4">
           <LabelledInput
-            label="Signed from"
+            label={t`Signed from`}
             type="date"
             required
             max={until}
@@ -73,17 +75,17 @@ export function BulkPapers({ onDone }: { onDone: () => void }) {
           />
         </div>
         <Segments
-          label="Copy"
+          label={t`Copy`}
           value={which}
           onChange={(value) => setWhich(value as Copy)}
           choices={COPIES}
         />
         <Failure of={ask} />
         <Button type="submit" look="next" disabled={ask.isPending}>
-          Create ZIP
+          {t`Create ZIP`}
         </Button>
       </form>
-      <ul className="mt-5 border-b border-hair empty:hidden" aria-label="Requested">
+      <ul className="mt-5 border-b border-hair empty:hidden" aria-label={t`Requested`}>
         {(jobs.data ?? []).map((job) => (
           <OneJob key={job.id} job={job} />
         ))}
@@ -92,12 +94,12 @@ export function BulkPapers({ onDone }: { onDone: () => void }) {
   );
 }
 
-const STATES: Record<Job["state"], string> = {
+const STATES: Record<Job["state"], string> = said({
   waiting: "waits",
-  working: "is being made",
+  working: msg`is being made`,
   done: "",
   failed: "failed",
-};
+});
 
 function OneJob({ job }: { job: Job }) {
   const queries = useQueryClient();
@@ -106,8 +108,8 @@ function OneJob({ job }: { job: Job }) {
   });
   const what =
     job.kind === "papers"
-      ? `${COPIES.find((copy) => copy.value === job.copy)?.label ?? ""} reports, ${longDate(job.since ?? "")} to ${longDate(job.until ?? "")}`
-      : "Archive import";
+      ? t`${COPIES.find((copy) => copy.value === job.copy)?.label ?? ""} reports, ${longDate(job.since ?? "")} to ${longDate(job.until ?? "")}`
+      : t`Archive import`;
   return (
     <li className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1 border-t border-hair py-2">
       <p>
@@ -119,17 +121,17 @@ function OneJob({ job }: { job: Job }) {
       <span className="flex gap-2">
         {job.kind === "papers" && job.state === "done" && (
           <Download href={`/api/bulk/${job.id}.zip`} file="papers.zip">
-            Download
+            {t`Download`}
           </Download>
         )}
         {!isOpen(job) && (
           <Button
             look="quiet"
-            aria-label={`Remove: ${what}`}
+            aria-label={t`Remove: ${what}`}
             disabled={drop.isPending}
             onClick={() => drop.mutate({ params: { path: { job_id: job.id } } })}
           >
-            Remove
+            {t`Remove`}
           </Button>
         )}
       </span>

@@ -1,3 +1,5 @@
+import { msg, t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Link, useNavigate, useParams } from "@tanstack/react-router";
 import { useState } from "react";
 import { useMe } from "@/shared/api/account";
@@ -12,22 +14,24 @@ import { Notice } from "@/shared/ui/notice";
 import { PageHead } from "@/shared/ui/page-head";
 import { Segments } from "@/shared/ui/segments";
 import { Skeleton } from "@/shared/ui/skeleton";
+import { said } from "@/shared/words/said";
+import { within } from "@/shared/words/within";
 
 type Check = Schemas["CheckView"];
 
-const SECTIONS: Record<Schemas["AnswerView"]["section"], string> = {
-  signs: "Warning signs",
-  reason: "In their own words",
-  felt: "Discomfort",
-  conditions: "Conditions",
-  work: "Work",
-  station: "Workplace",
-  room: "Room",
-  lengths: "Measured by the client",
-  still: "Still the same?",
-  requests: "Requested from the workplace",
-  habits: "Habits",
-};
+const SECTIONS: Record<Schemas["AnswerView"]["section"], string> = said({
+  signs: msg`Warning signs`,
+  reason: msg`In their own words`,
+  felt: msg`Discomfort`,
+  conditions: msg`Conditions`,
+  work: msg`Work`,
+  station: msg`Workplace`,
+  room: msg`Room`,
+  lengths: msg`Measured by the client`,
+  still: msg`Still the same?`,
+  requests: msg`Requested from the workplace`,
+  habits: msg`Habits`,
+});
 
 /** What a client answered on their own page: how it is sorted and why, and what the practitioner decides. */
 export function CheckPage() {
@@ -38,13 +42,13 @@ export function CheckPage() {
   if (check.isError && !check.data)
     return (
       <>
-        <PageHead title="Answers not found" says={check.error.message} />
+        <PageHead title={t`Answers not found`} says={check.error.message} />
         <Link to="/" className="underline">
-          Back to Today
+          {t`Back to Today`}
         </Link>
       </>
     );
-  if (!check.data) return <Skeleton page lines={8} label="Loading" />;
+  if (!check.data) return <Skeleton page lines={8} label={t`Loading`} />;
   return <Seen check={check.data} writes={me?.writes ?? false} />;
 }
 
@@ -58,21 +62,23 @@ function Seen({ check, writes }: { check: Check; writes: boolean }) {
           params: { clientId: check.client_id },
           children: check.client,
         }}
-        title={`${check.client}: ${ROUND_WORDS[check.round].toLowerCase()}`}
+        title={`${check.client}: ${within(ROUND_WORDS[check.round])}`}
         says={
           check.sent_at
-            ? `Completed by the client on ${longDate(check.sent_at)}. ${check.open} questions unanswered.`
-            : "Not sent yet. Answers so far:"
+            ? t`Completed by the client on ${longDate(check.sent_at)}. ${check.open} questions unanswered.`
+            : t`Not sent yet. Answers so far:`
         }
       />
       <div className="grid gap-x-12 gap-y-8 desk:grid-cols-[minmax(0,5fr)_minmax(0,4fr)]">
         <div>
-          <section aria-label="Triage" className="mb-6">
+          <section aria-label={t`Triage`} className="mb-6">
             <h2 className="border-b border-ink pb-1 text-lg">
-              Sorted as: <b>{check.level_says}</b>
+              <Trans>
+                Sorted as: <b>{check.level_says}</b>
+              </Trans>
             </h2>
             {check.reasons.length === 0 && (
-              <p className="py-2">No follow-up suggested by the rules.</p>
+              <p className="py-2">{t`No follow-up suggested by the rules.`}</p>
             )}
             <ul>
               {check.reasons.map((reason) => (
@@ -86,7 +92,7 @@ function Seen({ check, writes }: { check: Check; writes: boolean }) {
               ))}
             </ul>
             <p className="mt-2 text-sm text-soft">
-              Suggested by fixed rules from the client’s answers. The decision is yours.
+              {t`Suggested by fixed rules from the client’s answers. The decision is yours.`}
             </p>
           </section>
           {writes && check.sent_at && <Decide key={check.decided_at ?? ""} check={check} />}
@@ -95,8 +101,9 @@ function Seen({ check, writes }: { check: Check; writes: boolean }) {
         <div>
           {check.doubts.length > 0 && (
             <Notice className="mb-4">
-              Measure again: {check.doubts.join(", ").toLowerCase()}. The client’s readings don’t
-              match.
+              <Trans>
+                Measure again: {within(check.doubts.join(", "))}. The client’s readings don’t match.
+              </Trans>
             </Notice>
           )}
           {sections.map((section) => (
@@ -131,23 +138,25 @@ function Decide({ check }: { check: Check }) {
   const [note, setNote] = useState(check.note);
   const changed = level !== check.decided || note !== check.note;
   return (
-    <section aria-label="Decision" className="mb-6">
-      <h2 className="border-b border-ink pb-1 text-lg">Your decision</h2>
+    <section aria-label={t`Decision`} className="mb-6">
+      <h2 className="border-b border-ink pb-1 text-lg">{t`Your decision`}</h2>
       {check.decided && (
         <p className="pt-2">
-          {LEVELS[check.decided]}, decided by {check.decided_by} on{" "}
-          {shortDate(check.decided_at ?? "")}.
+          <Trans>
+            {LEVELS[check.decided]}, decided by {check.decided_by} on{" "}
+            {shortDate(check.decided_at ?? "")}.
+          </Trans>
         </p>
       )}
       <div className="space-y-3 pt-3">
         <Segments
-          label="Your decision"
+          label={t`Your decision`}
           value={level}
           onChange={(to) => setLevel(to as Level)}
           choices={Object.entries(LEVELS).map(([value, label]) => ({ value, label }))}
         />
         <LabelledText
-          label="Note"
+          label={t`Note`}
           rows={2}
           maxLength={4000}
           value={note}
@@ -161,7 +170,7 @@ function Decide({ check }: { check: Check }) {
             decide.mutate({ params: { path: { check_id: check.id } }, body: { level, note } })
           }
         >
-          Record decision: {LEVELS[level].toLowerCase()}
+          <Trans>Record decision: {within(LEVELS[level])}</Trans>
         </Button>
       </div>
     </section>
@@ -179,23 +188,25 @@ function TakeOver({ check }: { check: Check }) {
   const target = open.find((line) => line.id === check.visit_id) ?? open[0];
   const done = takeOver.data;
   return (
-    <section aria-label="Copy to the visit">
-      <h2 className="border-b border-ink pb-1 text-lg">Copy to the visit</h2>
+    <section aria-label={t`Copy to the visit`}>
+      <h2 className="border-b border-ink pb-1 text-lg">{t`Copy to the visit`}</h2>
       {!target ? (
         <p className="pt-2 text-soft">
-          There is no open visit. Start one on the client’s page, then copy the answers.
+          {t`There is no open visit. Start one on the client’s page, then copy the answers.`}
         </p>
       ) : (
         <div className="space-y-3 pt-2">
           <p>
-            Answers fill the empty fields of the visit on {longDate(target.started_on)}, marked as
-            reported by the client. Existing entries are never overwritten.
+            <Trans>
+              Answers fill the empty fields of the visit on {longDate(target.started_on)}, marked as
+              reported by the client. Existing entries are never overwritten.
+            </Trans>
           </p>
           {takeOver.error && <Notice role="alert">{takeOver.error.message}</Notice>}
           {done && (
             <Notice role="status">
-              {done.taken === 0 ? "Nothing new to copy." : `${done.taken} entries copied.`}
-              {done.kept.length > 0 && ` Already recorded, not changed: ${done.kept.join(", ")}.`}
+              {done.taken === 0 ? t`Nothing new to copy.` : t`${done.taken} entries copied.`}
+              {done.kept.length > 0 && t` Already recorded, not changed: ${done.kept.join(", ")}.`}
             </Notice>
           )}
           <div className="flex flex-wrap gap-2">
@@ -208,7 +219,7 @@ function TakeOver({ check }: { check: Check }) {
                 })
               }
             >
-              Copy answers
+              {t`Copy answers`}
             </Button>
             <Button
               look="quiet"
@@ -219,7 +230,7 @@ function TakeOver({ check }: { check: Check }) {
                 })
               }
             >
-              Open the visit
+              {t`Open the visit`}
             </Button>
           </div>
         </div>

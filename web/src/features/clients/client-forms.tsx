@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { type FormEvent, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { useAddClient, useClientChanges } from "@/shared/api/queries";
@@ -17,7 +18,7 @@ function FactFields({ facts, onChange }: { facts: Facts; onChange: (facts: Facts
   return (
     <>
       <LabelledInput
-        label="Name"
+        label={t`Name`}
         required
         maxLength={200}
         dir="auto"
@@ -25,44 +26,44 @@ function FactFields({ facts, onChange }: { facts: Facts; onChange: (facts: Facts
         onChange={(event) => onChange({ ...facts, name: event.target.value })}
       />
       <LabelledInput
-        label="Job and workplace"
+        label={t`Job and workplace`}
         maxLength={200}
         dir="auto"
-        help="Don’t include health information: this appears in lists and may go to the workplace."
+        help={t`Don’t include health information: this appears in lists and may go to the workplace.`}
         value={facts.work}
         onChange={(event) => onChange({ ...facts, work: event.target.value })}
       />
       <LabelledInput
-        label="Email"
+        label={t`Email`}
         type="email"
         maxLength={200}
-        help="Used only to send the client their private link. The email contains no health information."
+        help={t`Used only to send the client their private link. The email contains no health information.`}
         value={facts.email}
         onChange={(event) => onChange({ ...facts, email: event.target.value })}
       />
       <LabelledInput
-        label="Year of birth"
+        label={t`Year of birth`}
         inputMode="numeric"
         pattern="(19|20)[0-9]{2}"
         maxLength={4}
-        help="For letters to a clinician. Four digits, for example 1984."
+        help={t`For letters to a clinician. Four digits, for example 1984.`}
         value={facts.born}
         onChange={(event) => onChange({ ...facts, born: event.target.value })}
       />
       <div>
-        <p className="mb-1 font-semibold">Reference group for estimates</p>
+        <p className="mb-1 font-semibold">{t`Reference group for estimates`}</p>
         <Segments
-          label="Reference group for estimates"
+          label={t`Reference group for estimates`}
           value={facts.sex}
           onChange={(sex) => onChange({ ...facts, sex })}
           choices={[
-            { value: "female", label: "Women" },
-            { value: "male", label: "Men" },
-            { value: "mixed", label: "Combined" },
+            { value: "female", label: t`Women` },
+            { value: "male", label: t`Men` },
+            { value: "mixed", label: t`Combined` },
           ]}
         />
         <p className="mt-1 text-sm text-soft">
-          Used only to estimate dimensions you don’t measure.
+          {t`Used only to estimate dimensions you don’t measure.`}
         </p>
       </div>
     </>
@@ -106,14 +107,14 @@ export function NewClient({
     <Modal
       open
       onOpenChange={(open) => !open && onDone()}
-      title="New client"
-      {...(begins ? { says: "Saving also starts a new visit." } : {})}
+      title={t`New client`}
+      {...(begins ? { says: t`Saving also starts a new visit.` } : {})}
     >
       <form onSubmit={submit} className="space-y-4">
         <FactFields facts={facts} onChange={setFacts} />
         <Failure of={add} />
         <Button type="submit" look="next" disabled={add.isPending}>
-          {add.isPending ? "Saving…" : begins ? "Save and start visit" : "Save"}
+          {add.isPending ? t`Saving…` : begins ? t`Save and start visit` : t`Save`}
         </Button>
       </form>
     </Modal>
@@ -132,7 +133,7 @@ export function EditClient({ client, onDone }: { client: Client; onDone: () => v
     sex: client.sex ?? "mixed",
   });
   return (
-    <Modal open onOpenChange={(open) => !open && onDone()} title={`Edit ${client.name}`}>
+    <Modal open onOpenChange={(open) => !open && onDone()} title={t`Edit ${client.name}`}>
       <form
         className="space-y-4"
         onSubmit={(event) => {
@@ -147,10 +148,10 @@ export function EditClient({ client, onDone }: { client: Client; onDone: () => v
         }}
       >
         <FactFields facts={facts} onChange={setFacts} />
-        <p className="text-sm text-soft">Reports already signed keep the old name.</p>
+        <p className="text-sm text-soft">{t`Reports already signed keep the old name.`}</p>
         {change.error && <Notice role="alert">{change.error.message}</Notice>}
         <Button type="submit" look="next" disabled={change.isPending}>
-          Save
+          {t`Save`}
         </Button>
       </form>
     </Modal>

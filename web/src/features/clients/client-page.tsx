@@ -1,3 +1,4 @@
+import { msg, t } from "@lingui/core/macro";
 import { Link, useNavigate, useParams } from "@tanstack/react-router";
 import { useState } from "react";
 import { useMe } from "@/shared/api/account";
@@ -8,6 +9,7 @@ import { Download } from "@/shared/ui/download";
 import { Notice } from "@/shared/ui/notice";
 import { PageHead } from "@/shared/ui/page-head";
 import { Skeleton } from "@/shared/ui/skeleton";
+import { said } from "@/shared/words/said";
 import { VisitRow } from "../today/visit-row";
 import { whenDue } from "../today/visits";
 import { EditClient } from "./client-forms";
@@ -19,7 +21,7 @@ import { WhoSees } from "./who-sees";
 
 /** Steps from which a visit has something to follow up. */
 const SET: ReadonlySet<string> = new Set(["set", "pace", "report"]);
-const ESTIMATED: Record<string, string> = { female: "a woman", male: "a man" };
+const ESTIMATED: Record<string, string> = said({ female: msg`a woman`, male: msg`a man` });
 
 /** One client: who they are, their visits, what is due, and what can be done. */
 export function ClientPage() {
@@ -33,13 +35,13 @@ export function ClientPage() {
   const sees = writes || me?.sees_health;
   const [doing, setDoing] = useState<"edit" | "erase" | "access" | null>(null);
   const client = clients.data?.find((one) => one.id === clientId);
-  if (clients.isPending || visits.isPending) return <Skeleton page lines={8} label="Loading" />;
+  if (clients.isPending || visits.isPending) return <Skeleton page lines={8} label={t`Loading`} />;
   if (!client)
     return (
       <>
-        <PageHead title="Client not found" says="They may have been deleted." />
+        <PageHead title={t`Client not found`} says={t`They may have been deleted.`} />
         <Link to="/clients" className="underline">
-          All clients
+          {t`All clients`}
         </Link>
       </>
     );
@@ -52,42 +54,42 @@ export function ClientPage() {
   return (
     <>
       <PageHead
-        back={{ to: "/clients", children: "Clients" }}
+        back={{ to: "/clients", children: t`Clients` }}
         title={client.name}
-        tab="Client"
-        says={client.work || "Job not recorded"}
+        tab={t`Client`}
+        says={client.work || t`Job not recorded`}
       >
         {me?.office && (
           <Button look="quiet" onClick={() => setDoing("edit")}>
-            Edit
+            {t`Edit`}
           </Button>
         )}
         {writes && (
           <>
             <Button look="quiet" onClick={() => setDoing("access")}>
-              Access
+              {t`Access`}
             </Button>
             <Download href={`/api/clients/${client.id}/archive.zip`} file={`${client.name}.zip`}>
-              Export
+              {t`Export`}
             </Download>
             <Button look="quiet" onClick={() => setDoing("erase")}>
-              Delete…
+              {t`Delete…`}
             </Button>
             <Button
               look={open || last ? "plain" : "next"}
               disabled={busy}
               onClick={() => void begin(client.id).catch(() => undefined)}
             >
-              New visit
+              {t`New visit`}
             </Button>
             {last && (
               <Button
                 look={open ? "plain" : "next"}
                 disabled={busy}
-                title="Starts from the last visit: equipment, hours, options and measurements"
+                title={t`Starts from the last visit: equipment, hours, options and measurements`}
                 onClick={() => void begin(client.id, last.id).catch(() => undefined)}
               >
-                Follow-up
+                {t`Follow-up`}
               </Button>
             )}
           </>
@@ -99,26 +101,26 @@ export function ClientPage() {
         </Notice>
       )}
       {client.restricted && (
-        <Notice className="mb-4">Only selected members can see this client.</Notice>
+        <Notice className="mb-4">{t`Only selected members can see this client.`}</Notice>
       )}
       <dl className="mb-6 flex flex-wrap gap-x-10 gap-y-2">
         <Fact name="Visits">{`${mine.length}`}</Fact>
         <Fact name="First seen">
-          {mine.length ? longDate(mine.at(-1)?.started_on ?? "") : "not yet"}
+          {mine.length ? longDate(mine.at(-1)?.started_on ?? "") : t`not yet`}
         </Fact>
         <Fact name="Follow-up">
-          {due?.follow_up ? `${longDate(due.follow_up)}, ${whenDue(due)}` : "none set"}
+          {due?.follow_up ? `${longDate(due.follow_up)}, ${whenDue(due)}` : t`none set`}
         </Fact>
-        <Fact name="Email">{client.email || "not recorded"}</Fact>
+        <Fact name="Email">{client.email || t`not recorded`}</Fact>
         <Fact name="Unmeasured dimensions are estimated as for">
-          {ESTIMATED[client.sex ?? ""] ?? "a mixed group"}
+          {ESTIMATED[client.sex ?? ""] ?? t`a mixed group`}
         </Fact>
       </dl>
-      <section aria-label="Visits">
-        <h2 className="mb-1 text-lg">Visits</h2>
+      <section aria-label={t`Visits`}>
+        <h2 className="mb-1 text-lg">{t`Visits`}</h2>
         {mine.length === 0 && (
           <p className="text-soft">
-            No visits yet. You can start one straight away; nothing has to be filled in first.
+            {t`No visits yet. You can start one straight away; nothing has to be filled in first.`}
           </p>
         )}
         <ul className="border-b border-hair">
@@ -137,7 +139,7 @@ export function ClientPage() {
               search={{ client: clientId }}
               className="inline-flex min-h-11 items-center underline"
             >
-              Activity log for this client
+              {t`Activity log for this client`}
             </Link>
           )}
         </div>

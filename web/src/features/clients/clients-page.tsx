@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { Link } from "@tanstack/react-router";
 import { useState } from "react";
 import { useMe } from "@/shared/api/account";
@@ -34,9 +35,9 @@ export function ClientsPage() {
   const shown = (clients.data ?? []).filter(({ name, work }) => matches(words, name, work));
   return (
     <>
-      <PageHead title="Clients">
+      <PageHead title={t`Clients`}>
         <SearchField
-          label="Find a client"
+          label={t`Find a client`}
           value={words}
           onChange={(next) => {
             setWords(next);
@@ -46,16 +47,16 @@ export function ClientsPage() {
         {writes && (
           <>
             <Button look="quiet" onClick={() => setPrinting(true)}>
-              Reports…
+              {t`Reports…`}
             </Button>
             <Button look="quiet" onClick={() => setImporting(true)}>
-              Import…
+              {t`Import…`}
             </Button>
           </>
         )}
         {office && (
           <Button look="next" onClick={() => setAdding(true)}>
-            New client
+            {t`New client`}
           </Button>
         )}
       </PageHead>
@@ -65,7 +66,7 @@ export function ClientsPage() {
         </Notice>
       )}
       {clients.data && visits.data ? (
-        <ul aria-label="Clients" className="border-b border-hair">
+        <ul aria-label={t`Clients`} className="border-b border-hair">
           {shown.map((client) => (
             <Row
               key={client.id}
@@ -76,17 +77,17 @@ export function ClientsPage() {
           ))}
         </ul>
       ) : (
-        !troubled && <Skeleton lines={8} label="Loading" />
+        !troubled && <Skeleton lines={8} label={t`Loading`} />
       )}
       {clients.data && <Pages offset={offset} rows={clients.data.length} onGo={setOffset} />}
       {clients.data && !clients.isPlaceholderData && shown.length === 0 && (
         <div className="py-6">
           <p className="mb-3 text-soft">
-            {words ? `No client matches “${words}”.` : "No clients yet."}
+            {words ? t`No client matches “${words}”.` : t`No clients yet.`}
           </p>
           {office && (
             <Button onClick={() => setAdding(true)}>
-              {words ? `Add “${words}” as a new client` : "Add the first client"}
+              {words ? t`Add “${words}” as a new client` : t`Add the first client`}
             </Button>
           )}
         </div>
@@ -134,17 +135,19 @@ function Row({
           {client.work}
         </p>
       </div>
-      <p className="figures text-sm">{last ? `Last visit ${shortDate(last)}` : "No visits yet"}</p>
-      <p className="figures text-sm text-soft">{due && `Follow-up ${shortDate(due)}`}</p>
+      <p className="figures text-sm">
+        {last ? t`Last visit ${shortDate(last)}` : t`No visits yet`}
+      </p>
+      <p className="figures text-sm text-soft">{due && t`Follow-up ${shortDate(due)}`}</p>
       <span className="desk:text-right">
         {begin && (
           <Button
             look="quiet"
             className="relative z-10 -ml-4 desk:ml-0"
-            aria-label={`New visit for ${client.name}`}
+            aria-label={t`New visit for ${client.name}`}
             onClick={() => void begin(client.id).catch(() => undefined)}
           >
-            New visit
+            {t`New visit`}
           </Button>
         )}
       </span>

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { type Schemas, sendLater, server } from "@/shared/api/client";
@@ -67,13 +69,15 @@ function Asked({
   const erase = server.useMutation("delete", PATHS[what], { onSuccess: onErased });
   const says =
     what === "client"
-      ? `${client.name} will be permanently deleted, with all visits, measurements, photos and signed reports. You may be legally required to keep records. This can’t be undone.`
-      : `All photos of ${client.name} will be permanently deleted, with the points marked on them. Signed reports are kept without photos. This can’t be undone.`;
+      ? t`${client.name} will be permanently deleted, with all visits, measurements, photos and signed reports. You may be legally required to keep records. This can’t be undone.`
+      : t`All photos of ${client.name} will be permanently deleted, with the points marked on them. Signed reports are kept without photos. This can’t be undone.`;
   return (
     <Modal
       open
       onOpenChange={(open) => !open && onDone()}
-      title={what === "client" ? `Delete ${client.name}?` : `Delete the photos of ${client.name}?`}
+      title={
+        what === "client" ? t`Delete ${client.name}?` : t`Delete the photos of ${client.name}?`
+      }
       says={says}
     >
       <form
@@ -84,17 +88,17 @@ function Asked({
         }}
       >
         <Segments
-          label="Reason"
+          label={t`Reason`}
           value={reason}
           onChange={(value) => setReason(value as Reason)}
           choices={[
-            { value: "asked", label: "Requested by the client" },
-            { value: "due", label: "Retention period has ended" },
-            { value: "mistake", label: "Created by mistake" },
+            { value: "asked", label: t`Requested by the client` },
+            { value: "due", label: t`Retention period has ended` },
+            { value: "mistake", label: t`Created by mistake` },
           ]}
         />
         <LabelledInput
-          label="Type the client’s name to confirm"
+          label={t`Type the client’s name to confirm`}
           value={typed}
           autoComplete="off"
           dir="auto"
@@ -103,10 +107,10 @@ function Asked({
         {erase.error && <Notice role="alert">{erase.error.message}</Notice>}
         <div className="flex flex-wrap gap-2">
           <Button look="next" onClick={onDone}>
-            Cancel
+            {t`Cancel`}
           </Button>
           <Button type="submit" disabled={typed.trim() !== client.name.trim() || erase.isPending}>
-            {what === "client" ? "Delete client" : "Delete photos"}
+            {what === "client" ? t`Delete client` : t`Delete photos`}
           </Button>
         </div>
       </form>
@@ -117,11 +121,13 @@ function Asked({
 /** What was erased, once it is: the name stands here and on the paper, and nowhere else any more. */
 function Proof({ erasure, name, onDone }: { erasure: Erasure; name: string; onDone: () => void }) {
   return (
-    <Modal open onOpenChange={(open) => !open && onDone()} title="Deleted">
+    <Modal open onOpenChange={(open) => !open && onDone()} title={t`Deleted`}>
       <div className="space-y-4">
         <div role="status">
           <p>
-            {erasure.what === "client" ? name : `The photos of ${name}`}, on {onDay(erasure.at)}:
+            <Trans>
+              {erasure.what === "client" ? name : t`The photos of ${name}`}, on {onDay(erasure.at)}:
+            </Trans>
           </p>
           <ul className="figures mt-1 list-disc pl-5">
             {erasure.counts.map((line) => (
@@ -133,7 +139,7 @@ function Proof({ erasure, name, onDone }: { erasure: Erasure; name: string; onDo
         <div className="flex flex-wrap gap-2">
           <ProofPaper erasure={erasure} name={name} />
           <Button look="next" onClick={onDone}>
-            Done
+            {t`Done`}
           </Button>
         </div>
       </div>
@@ -144,11 +150,11 @@ function Proof({ erasure, name, onDone }: { erasure: Erasure; name: string; onDo
 /** What was searched after an erasure, and until when backups hold what is gone. */
 export function afterwards({ left_over, backups_until }: Erasure): string {
   const searched = left_over
-    ? `${left_over} rows still contain it. Contact your administrator.`
-    : "Checked afterwards: nothing is left in the database.";
+    ? t`${left_over} rows still contain it. Contact your administrator.`
+    : t`Checked afterwards: nothing is left in the database.`;
   const backups = backups_until
-    ? `Earlier backups contain it until ${onDay(backups_until)}.`
-    : "No backups are made by this program.";
+    ? t`Earlier backups contain it until ${onDay(backups_until)}.`
+    : t`No backups are made by this program.`;
   return `${searched} ${backups}`;
 }
 
@@ -162,7 +168,7 @@ export function ProofPaper({ erasure, name }: { erasure: Erasure; name: string }
   };
   return (
     <Download ask={ask} file="proof-of-erasure.pdf">
-      Certificate for the client
+      {t`Certificate for the client`}
     </Download>
   );
 }

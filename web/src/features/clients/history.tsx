@@ -1,3 +1,4 @@
+import { msg, t } from "@lingui/core/macro";
 import { Link } from "@tanstack/react-router";
 import type { ReactNode } from "react";
 import { useMe } from "@/shared/api/account";
@@ -6,14 +7,15 @@ import { useHistory } from "@/shared/api/own";
 import { shortDate } from "@/shared/dates";
 import { useUnitSwitch } from "@/shared/settings";
 import { Picture } from "@/shared/ui/picture";
+import { said } from "@/shared/words/said";
 
 type Event = Schemas["HistoryEvent"];
 
-const COPY_WORDS: Record<string, string> = {
-  client: "Client’s report",
-  workplace: "Workplace copy",
-  record: "Record",
-};
+const COPY_WORDS: Record<string, string> = said({
+  client: msg`Client’s report`,
+  workplace: msg`Workplace copy`,
+  record: msg`Record`,
+});
 
 /** Everything that happened with a client on one line of time, and the body visit by visit. */
 export function History({ clientId }: { clientId: string }) {
@@ -23,8 +25,8 @@ export function History({ clientId }: { clientId: string }) {
   if (!data) return null;
   return (
     <>
-      <section aria-label="Over time" className="mb-8">
-        <h2 className="mb-1 text-lg">Over time</h2>
+      <section aria-label={t`Over time`} className="mb-8">
+        <h2 className="mb-1 text-lg">{t`Over time`}</h2>
         <ol className="ml-1.5 border-l-2 border-ink">
           {data.events.map((event, value) => {
             const day = event.at.slice(0, 10);
@@ -50,7 +52,7 @@ export function History({ clientId }: { clientId: string }) {
                         <Picture
                           key={id}
                           id={id}
-                          alt="A photo from this visit"
+                          alt={t`A photo from this visit`}
                           loading="lazy"
                           className="h-24 border border-hair"
                         />
@@ -64,13 +66,13 @@ export function History({ clientId }: { clientId: string }) {
         </ol>
       </section>
       {data.body.length > 0 && (
-        <section aria-label="Measurements over time" className="mb-8">
-          <h2 className="mb-1 text-lg">Measurements over time</h2>
+        <section aria-label={t`Measurements over time`} className="mb-8">
+          <h2 className="mb-1 text-lg">{t`Measurements over time`}</h2>
           <div className="overflow-x-auto">
             <table className="figures border-b border-hair text-sm">
               <thead>
                 <tr className="border-b border-ink">
-                  <th className="py-1 pr-6 text-left font-semibold">Dimension</th>
+                  <th className="py-1 pr-6 text-left font-semibold">{t`Dimension`}</th>
                   {data.visits.map((day) => (
                     <th key={day} className="px-3 text-right font-semibold whitespace-nowrap">
                       {shortDate(day)}

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { useQueryClient } from "@tanstack/react-query";
 import { useNavigate } from "@tanstack/react-router";
 import { useEffect, useId, useState } from "react";
@@ -51,11 +52,11 @@ export function ImportClient({ onDone }: { onDone: () => void }) {
     <Modal
       open
       onOpenChange={(open) => !open && onDone()}
-      title="Import a client"
-      says="An archive created with Export. Visits, measurements and photos are imported as a new client; reports signed elsewhere stay in the archive."
+      title={t`Import a client`}
+      says={t`An archive created with Export. Visits, measurements and photos are imported as a new client; reports signed elsewhere stay in the archive.`}
     >
       <label htmlFor={id} className="block font-semibold">
-        Archive (ZIP)
+        {t`Archive (ZIP)`}
       </label>
       <input
         id={id}
@@ -66,7 +67,7 @@ export function ImportClient({ onDone }: { onDone: () => void }) {
       />
       <div className="mt-3">
         <CheckBox checked={agreed} onChange={setAgreed}>
-          The client agrees to these records being stored here
+          {t`The client agrees to these records being stored here`}
         </CheckBox>
       </div>
       {(take.error ?? later.error) && (
@@ -77,7 +78,7 @@ export function ImportClient({ onDone }: { onDone: () => void }) {
       {later.data && (
         <Notice role={mine?.state === "failed" ? "alert" : "status"} className="mt-3">
           {mine?.says ||
-            "This file is large and is being imported in the background. You can close this window; the client appears in the list when it has finished."}
+            t`This file is large and is being imported in the background. You can close this window; the client appears in the list when it has finished.`}
         </Notice>
       )}
       <div className="mt-4 flex gap-2">
@@ -86,10 +87,10 @@ export function ImportClient({ onDone }: { onDone: () => void }) {
           disabled={!file || !agreed || take.isPending || later.isPending || later.isSuccess}
           onClick={submit}
         >
-          {take.isPending || later.isPending ? "Importing…" : "Import"}
+          {take.isPending || later.isPending ? t`Importing…` : t`Import`}
         </Button>
         <Button look="quiet" onClick={onDone}>
-          {later.isSuccess ? "Close" : "Cancel"}
+          {later.isSuccess ? t`Close` : t`Cancel`}
         </Button>
       </div>
     </Modal>

@@ -1,3 +1,5 @@
+import { msg, plural, t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Link as To } from "@tanstack/react-router";
 import { type FormEvent, useState } from "react";
 import { useWelcome } from "@/shared/api/account";
@@ -17,13 +19,14 @@ import { LabelledInput } from "@/shared/ui/labelled";
 import { Modal } from "@/shared/ui/modal";
 import { Notice } from "@/shared/ui/notice";
 import { Segments } from "@/shared/ui/segments";
+import { said } from "@/shared/words/said";
 import type { Line } from "../today/visits";
 
-const KINDS: Record<Link["kind"], string> = {
-  before: "Before a visit: self-check",
-  after: "After a visit: settings and check-ins",
-  workplace: "For the workplace: requested changes",
-};
+const KINDS: Record<Link["kind"], string> = said({
+  before: msg`Before a visit: self-check`,
+  after: msg`After a visit: settings and check-ins`,
+  workplace: msg`For the workplace: requested changes`,
+});
 
 /** The client's own page: its links, what came back, and mail about it. */
 export function OwnLinks({
@@ -43,18 +46,18 @@ export function OwnLinks({
   const [told, setTold] = useState<Schemas["MadeLink"] | null>(null);
   if (links.isError) return null; // who sees no health data has no part in it
   return (
-    <section aria-label="Client’s page" className="mb-8">
+    <section aria-label={t`Client’s page`} className="mb-8">
       <div className="flex flex-wrap items-center justify-between gap-2">
-        <h2 className="text-lg">Client’s page</h2>
+        <h2 className="text-lg">{t`Client’s page`}</h2>
         <span className="flex items-center gap-2">
           {demo && (
             <To to="/inbox" className="inline-flex min-h-11 items-center px-2 underline">
-              Simulated inbox
+              {t`Simulated inbox`}
             </To>
           )}
           {writes && visits.length > 0 && (
             <Button look="quiet" onClick={() => setMaking(true)}>
-              New link…
+              {t`New link…`}
             </Button>
           )}
         </span>
@@ -62,8 +65,8 @@ export function OwnLinks({
       {links.data?.length === 0 && (
         <p className="text-soft">
           {visits.length === 0
-            ? "Start a visit first; each link belongs to a visit."
-            : "No link yet. With a link, the client can answer questions and measure at home before a visit, or look up their settings afterwards."}
+            ? t`Start a visit first; each link belongs to a visit.`
+            : t`No link yet. With a link, the client can answer questions and measure at home before a visit, or look up their settings afterwards.`}
         </p>
       )}
       <ul className="border-b border-hair">
@@ -87,10 +90,10 @@ export function OwnLinks({
 }
 
 function stateOf(link: Link): string {
-  if (link.revoked_at) return `closed on ${shortDate(link.revoked_at)}`;
-  if (!link.works) return `ended on ${shortDate(link.ends_on)}`;
-  const opened = link.opened_at ? `opened ${shortDate(link.opened_at)}` : "not opened yet";
-  return `${opened}, open until ${shortDate(link.ends_on)}`;
+  if (link.revoked_at) return t`closed on ${shortDate(link.revoked_at)}`;
+  if (!link.works) return t`ended on ${shortDate(link.ends_on)}`;
+  const opened = link.opened_at ? t`opened ${shortDate(link.opened_at)}` : t`not opened yet`;
+  return t`${opened}, open until ${shortDate(link.ends_on)}`;
 }
 
 function One({
@@ -124,10 +127,10 @@ function One({
               <Button
                 look="quiet"
                 disabled={mail.isPending || !email}
-                title={email ? `To ${email}` : "No email recorded: Edit"}
+                title={email ? `To ${email}` : t`No email recorded: Edit`}
                 onClick={() => mail.mutate(path)}
               >
-                Send by email
+                {t`Send by email`}
               </Button>
             )}
             <Button
@@ -135,10 +138,10 @@ function One({
               disabled={code.isPending}
               onClick={() => code.mutate(path, { onSuccess: onTold })}
             >
-              New code
+              {t`New code`}
             </Button>
             <Button look="quiet" onClick={() => setClosing(true)}>
-              Close link
+              {t`Close link`}
             </Button>
           </span>
         )}
@@ -153,20 +156,22 @@ function One({
                 params={{ checkId: round.id }}
                 className="inline-flex min-h-9 items-center underline"
               >
-                {ROUND_WORDS[round.round]}: answers of {shortDate(round.sent_at)}
+                <Trans>
+                  {ROUND_WORDS[round.round]}: answers of {shortDate(round.sent_at)}
+                </Trans>
               </To>
             ) : (
               <span className="text-soft">
                 {ROUND_WORDS[round.round]}:{" "}
                 {round.round === "before" || round.round === "request"
-                  ? "not sent yet"
-                  : `due ${shortDate(round.due_on)}`}
+                  ? t`not sent yet`
+                  : t`due ${shortDate(round.due_on)}`}
               </span>
             )}
             {round.decided ? (
               <span>{LEVELS[round.decided]}</span>
             ) : (
-              round.sent_at && <b className="border border-ink px-1.5">to review</b>
+              round.sent_at && <b className="border border-ink px-1.5">{t`to review`}</b>
             )}
           </li>
         ))}
@@ -181,10 +186,10 @@ function One({
       <Ask
         open={closing}
         onOpenChange={setClosing}
-        title="Close this link?"
-        says="The client’s page closes immediately and permanently. Their answers are kept."
-        keep="Cancel"
-        act="Close link"
+        title={t`Close this link?`}
+        says={t`The client’s page closes immediately and permanently. Their answers are kept.`}
+        keep={t`Cancel`}
+        act={t`Close link`}
         onAct={() => revoke.mutate(path)}
       />
     </li>
@@ -192,20 +197,20 @@ function One({
 }
 
 function mailSays(mail: Schemas["MailView"]): string {
-  const what = mail.kind === "check" ? "Questions" : "Link";
+  const what = mail.kind === "check" ? t`Questions` : t`Link`;
   switch (mail.state) {
     case "sent":
-      return `${what} emailed to ${mail.recipient} on ${shortDate(mail.sent_at ?? mail.due_at)}.`;
+      return t`${what} emailed to ${mail.recipient} on ${shortDate(mail.sent_at ?? mail.due_at)}.`;
     case "failed":
-      return `${what} to ${mail.recipient}: not sent. ${mail.trouble}`;
+      return t`${what} to ${mail.recipient}: not sent. ${mail.trouble}`;
     case "dropped":
-      return `${what} to ${mail.recipient}: cancelled before it was sent.`;
+      return t`${what} to ${mail.recipient}: cancelled before it was sent.`;
     case "sending":
-      return `${what} to ${mail.recipient}: sending. If this doesn’t change, it may not have been sent.`;
+      return t`${what} to ${mail.recipient}: sending. If this doesn’t change, it may not have been sent.`;
     default:
       return mail.trouble
-        ? `${what} to ${mail.recipient}: tried ${mail.tries === 1 ? "once" : `${mail.tries} times`}; will try again. ${mail.trouble}`
-        : `${what} to ${mail.recipient} on ${shortDate(mail.due_at)}.`;
+        ? t`${what} to ${mail.recipient}: tried ${plural(mail.tries, { one: "once", other: "# times" })}; will try again. ${mail.trouble}`
+        : t`${what} to ${mail.recipient} on ${shortDate(mail.due_at)}.`;
   }
 }
 
@@ -244,12 +249,12 @@ function NewLink({
     <Modal
       open
       onOpenChange={(to) => !to && onDone()}
-      title="New link"
-      says="A private page for the client’s phone. It opens with the link and a code; no account needed."
+      title={t`New link`}
+      says={t`A private page for the client’s phone. It opens with the link and a code; no account needed.`}
     >
       <form className="space-y-4" onSubmit={submit}>
         <Segments
-          label="Purpose"
+          label={t`Purpose`}
           value={kind}
           onChange={(to) => setKind(to as Link["kind"])}
           choices={[
@@ -260,17 +265,19 @@ function NewLink({
         />
         {visit && (
           <p className="text-sm text-soft">
-            For the visit on {longDate(visit.started_on)}
-            {!signed && kind === "before" && ". The other types need a signed report."}
-            {kind === "workplace" &&
-              ". It shows the changes requested in the signed report, and nothing about health."}
+            <Trans>
+              For the visit on {longDate(visit.started_on)}
+              {!signed && kind === "before" && t`. The other types need a signed report.`}
+              {kind === "workplace" &&
+                t`. It shows the changes requested in the signed report, and nothing about health.`}
+            </Trans>
           </p>
         )}
         {languages.length > 1 && (
           <div>
-            <p className="mb-1 font-semibold">Language</p>
+            <p className="mb-1 font-semibold">{t`Language`}</p>
             <Segments
-              label="Language"
+              label={t`Language`}
               value={language}
               onChange={setLanguage}
               choices={languages.map((language) => ({
@@ -281,16 +288,16 @@ function NewLink({
           </div>
         )}
         <LabelledInput
-          label="Open for (days)"
+          label={t`Open for (days)`}
           inputMode="numeric"
           value={days}
           placeholder={kind === "before" ? "30" : "63"}
-          help="1 to 120 days. You can close it at any time."
+          help={t`1 to 120 days. You can close it at any time.`}
           onChange={(event) => setDays(event.target.value.replace(/\D/g, ""))}
         />
         {make.error && <Notice role="alert">{make.error.message}</Notice>}
         <Button type="submit" look="next" disabled={make.isPending || !visit}>
-          Create link
+          {t`Create link`}
         </Button>
       </form>
     </Modal>
@@ -313,8 +320,8 @@ function Told({
     <Modal
       open
       onOpenChange={(to) => !to && onDone()}
-      title="Link and code"
-      says="Give the code separately, by phone or on paper. It is shown only once."
+      title={t`Link and code`}
+      says={t`Give the code separately, by phone or on paper. It is shown only once.`}
     >
       <div className="space-y-4">
         <p className="figures text-center text-4xl tracking-[0.25em]" data-testid="own-code">
@@ -323,7 +330,11 @@ function Told({
         <p className="border border-hair p-2 text-sm break-all" data-testid="own-url">
           {madeLink.url}
         </p>
-        {mail.isSuccess && <Notice role="status">Sending to {email}.</Notice>}
+        {mail.isSuccess && (
+          <Notice role="status">
+            <Trans>Sending to {email}.</Trans>
+          </Notice>
+        )}
         {mail.error && <Notice role="alert">{mail.error.message}</Notice>}
         <div className="flex flex-wrap gap-2">
           {!mail.isSuccess && madeLink.link.kind !== "workplace" && (
@@ -332,7 +343,7 @@ function Told({
               disabled={!email || mail.isPending}
               onClick={() => mail.mutate({ params: { path: { link_id: madeLink.link.id } } })}
             >
-              {email ? `Send the link to ${email}` : "No email recorded"}
+              {email ? t`Send the link to ${email}` : t`No email recorded`}
             </Button>
           )}
           <Button
@@ -340,7 +351,7 @@ function Told({
               void navigator.clipboard.writeText(madeLink.url).then(() => setCopied(true))
             }
           >
-            {copied ? "Copied" : "Copy link"}
+            {copied ? t`Copied` : t`Copy link`}
           </Button>
         </div>
       </div>

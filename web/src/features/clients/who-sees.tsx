@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { useMe, useMembers } from "@/shared/api/account";
@@ -18,20 +20,19 @@ export function WhoSees({ clientId, onDone }: { clientId: string; onDone: () => 
   const params = { params: { path: { client_id: clientId } } };
   const access = server.useQuery("get", ONE, params);
   const members = useMembers();
-  const says =
-    "For example for a colleague or neighbour. Other members can’t find this client or their visits, photos or reports; copies on their devices are removed.";
+  const says = t`For example for a colleague or neighbour. Other members can’t find this client or their visits, photos or reports; copies on their devices are removed.`;
   return (
     <Modal
       open
       onOpenChange={(open) => !open && onDone()}
-      title={`Who can see ${access.data?.client ?? "this client"}?`}
+      title={t`Who can see ${access.data?.client ?? t`this client`}?`}
       says={says}
     >
       <Failure of={access} />
       {access.data && members.data ? (
         <Choose access={access.data} members={members.data} onDone={onDone} />
       ) : (
-        !access.isError && <Skeleton lines={4} label="Loading" />
+        !access.isError && <Skeleton lines={4} label={t`Loading`} />
       )}
     </Modal>
   );
@@ -75,17 +76,17 @@ function Choose({
       }}
     >
       <Segments
-        label="Access"
+        label={t`Access`}
         value={restricted ? "some" : "all"}
         onChange={(value) => setRestricted(value === "some")}
         choices={[
-          { value: "all", label: "Everyone in the practice" },
-          { value: "some", label: "Selected members only" },
+          { value: "all", label: t`Everyone in the practice` },
+          { value: "some", label: t`Selected members only` },
         ]}
       />
       {restricted && (
         <fieldset>
-          <legend className="font-semibold">Selected members</legend>
+          <legend className="font-semibold">{t`Selected members`}</legend>
           {members.map((member) => (
             <CheckBox
               key={member.id}
@@ -96,24 +97,26 @@ function Choose({
             >
               {member.name}{" "}
               <span className="text-soft">
-                {member.sees_health ? member.title : "without health data"}
+                {member.sees_health ? member.title : t`without health data`}
               </span>
             </CheckBox>
           ))}
           <p className="text-sm text-soft">
-            Other owners can edit this list and see that the client exists, but nothing else.
+            {t`Other owners can edit this list and see that the client exists, but nothing else.`}
           </p>
         </fieldset>
       )}
       {leftOut.length > 0 && (
         <Notice role="alert">
-          {leftOut.map((member) => member.name).join(", ")} has an open visit with this client and
-          will no longer be able to open it.
+          <Trans>
+            {leftOut.map((member) => member.name).join(", ")} has an open visit with this client and
+            will no longer be able to open it.
+          </Trans>
         </Notice>
       )}
       <Failure of={put} />
       <Button type="submit" look="next" disabled={put.isPending}>
-        {leftOut.length > 0 ? "Save anyway" : "Save"}
+        {leftOut.length > 0 ? t`Save anyway` : t`Save`}
       </Button>
     </form>
   );

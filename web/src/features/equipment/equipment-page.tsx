@@ -1,3 +1,5 @@
+import { msg, t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useNavigate, useSearch } from "@tanstack/react-router";
 import { useState } from "react";
 import { useMe } from "@/shared/api/account";
@@ -12,6 +14,7 @@ import { PartTabs } from "@/shared/ui/part-tabs";
 import { SearchField } from "@/shared/ui/search-field";
 import { Skeleton } from "@/shared/ui/skeleton";
 import { saidWithUndo } from "@/shared/ui/undo";
+import { said } from "@/shared/words/said";
 import { figuresOf, figuresOfStation } from "./figures";
 import { ItemCard } from "./item-card";
 import { type Draft, ItemDialog } from "./item-dialog";
@@ -22,7 +25,7 @@ type Catalogue = Schemas["Fields"];
 type Editing = { item: Item | null; piece: string; begin: Draft };
 
 const WORKSTATION = "workstation";
-const PARTS = { pieces: "Items", workstations: "Shared workstations" } as const;
+const PARTS = said({ pieces: msg`Items`, workstations: msg`Shared workstations` });
 const EMPTY: Draft = { name: "", place: "", values: {} };
 
 /** The practice's equipment: pieces to start from in Look, and workstations that several people share. */
@@ -38,8 +41,11 @@ export function EquipmentPage() {
   const kept = shelf.data?.filter((item) => matches(words, item.name, item.place));
   return (
     <>
-      <PageHead title="Equipment" says="Templates for visits. Always check with a tape measure.">
-        <SearchField label="Find equipment" value={words} onChange={setWords} />
+      <PageHead
+        title={t`Equipment`}
+        says={t`Templates for visits. Always check with a tape measure.`}
+      >
+        <SearchField label={t`Find equipment`} value={words} onChange={setWords} />
         {writes && (
           <Button
             look="next"
@@ -51,7 +57,7 @@ export function EquipmentPage() {
               })
             }
           >
-            {present === "pieces" ? "New item" : "New workstation"}
+            {present === "pieces" ? t`New item` : t`New workstation`}
           </Button>
         )}
       </PageHead>
@@ -61,13 +67,13 @@ export function EquipmentPage() {
         </Notice>
       )}
       <PartTabs
-        label="Equipment sections"
+        label={t`Equipment sections`}
         parts={Object.entries(PARTS).map(([id, name]) => ({ id, name }))}
         present={present}
         onChoose={(part) => void navigate({ to: "/equipment", search: { part } })}
       >
         {!catalogue || !kept ? (
-          <Skeleton lines={8} label="Loading" />
+          <Skeleton lines={8} label={t`Loading`} />
         ) : present === "pieces" ? (
           <Shelf
             kept={kept}
@@ -115,7 +121,12 @@ function Shelf({
       ),
     }))
     .filter(({ own, generic }) => own.length + generic.length > 0);
-  if (groups.length === 0) return <p className="text-soft">Nothing matches “{words}”.</p>;
+  if (groups.length === 0)
+    return (
+      <p className="text-soft">
+        <Trans>Nothing matches “{words}”.</Trans>
+      </p>
+    );
   return groups.map(({ piece, own, generic }) => (
     <section key={piece.id} className="mb-7" aria-label={piece.label}>
       <h2 className="mb-2 border-b border-ink pb-1 font-semibold">{piece.label}</h2>
@@ -132,10 +143,10 @@ function Shelf({
                 <Button
                   look="quiet"
                   className="-mt-1.5 -mr-3"
-                  aria-label={`Change ${item.name}`}
+                  aria-label={t`Change ${item.name}`}
                   onClick={() => onEdit({ item, piece: item.piece, begin: item })}
                 >
-                  Change
+                  {t`Change`}
                 </Button>
               )
             }
@@ -152,7 +163,7 @@ function Shelf({
                 <Button
                   look="quiet"
                   className="-mt-1.5 -mr-3"
-                  aria-label={`Copy ${kind.name}`}
+                  aria-label={t`Copy ${kind.name}`}
                   onClick={() =>
                     onEdit({
                       item: null,
@@ -161,7 +172,7 @@ function Shelf({
                     })
                   }
                 >
-                  Copy
+                  {t`Copy`}
                 </Button>
               )
             }
@@ -185,12 +196,11 @@ function Workstations({
   if (mine.length === 0)
     return (
       <p className="max-w-prose text-soft">
-        No shared workstations yet. Describe one, or save one from a visit (Look, Equipment); every
-        visit at that desk can start from it.
+        {t`No shared workstations yet. Describe one, or save one from a visit (Look, Equipment); every visit at that desk can start from it.`}
       </p>
     );
   return (
-    <ul className="grid gap-2 desk:grid-cols-2" aria-label="Shared workstations">
+    <ul className="grid gap-2 desk:grid-cols-2" aria-label={t`Shared workstations`}>
       {mine.map((item) => (
         <ItemCard
           key={item.id}
@@ -204,10 +214,10 @@ function Workstations({
               <Button
                 look="quiet"
                 className="-mt-1.5 -mr-3"
-                aria-label={`Change ${item.name}`}
+                aria-label={t`Change ${item.name}`}
                 onClick={() => onEdit({ item, piece: WORKSTATION, begin: item })}
               >
-                Change
+                {t`Change`}
               </Button>
             )
           }
@@ -249,7 +259,7 @@ function Edit({
       {
         onSuccess: () => {
           const { id, piece, name, place, values } = gone;
-          saidWithUndo(`“${name}” was deleted.`, () =>
+          saidWithUndo(t`“${name}” was deleted.`, () =>
             add.mutateAsync({ body: { id, piece, name, place, values, unit: "cm" } }),
           );
           onDone();
@@ -259,11 +269,11 @@ function Edit({
   const what = piece === WORKSTATION ? "workstation" : "item";
   return (
     <ItemDialog
-      title={item ? `Change ${item.name}` : `New ${what}`}
+      title={item ? t`Change ${item.name}` : t`New ${what}`}
       says={
         item
-          ? "Existing visits are not changed."
-          : `Visits can start from it. Anything left blank is asked there.`
+          ? t`Existing visits are not changed.`
+          : t`Visits can start from it. Anything left blank is asked there.`
       }
       begin={begin}
       pieces={shown}
@@ -285,7 +295,7 @@ function Edit({
     >
       {item && (
         <Button onClick={() => remove(item)} disabled={drop.isPending}>
-          Delete
+          {t`Delete`}
         </Button>
       )}
     </ItemDialog>

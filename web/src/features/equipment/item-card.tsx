@@ -1,3 +1,4 @@
+import { Trans } from "@lingui/react/macro";
 import type { ReactNode } from "react";
 import type { Figure } from "./figures";
 
@@ -43,7 +44,11 @@ export function ItemCard({
           ))}
         </dl>
       )}
-      {users.length > 0 && <p className="mt-2 text-sm text-soft">Used by {users.join(", ")}</p>}
+      {users.length > 0 && (
+        <p className="mt-2 text-sm text-soft">
+          <Trans>Used by {users.join(", ")}</Trans>
+        </p>
+      )}
     </li>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { type FormEvent, type ReactNode, useEffect, useState } from "react";
 import { Refused, type Schemas } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
@@ -79,8 +80,8 @@ export function ItemDialog({
       <form onSubmit={submit} className="space-y-4">
         {kind && (
           <div>
-            <p className="mb-1 font-semibold">Type</p>
-            <Select label="Type" className="w-full" {...kind} />
+            <p className="mb-1 font-semibold">{t`Type`}</p>
+            <Select label={t`Type`} className="w-full" {...kind} />
           </div>
         )}
         <NameAndPlace name={name} place={place} onName={setName} onPlace={setPlace} />
@@ -95,7 +96,7 @@ export function ItemDialog({
                     open={open === MORE}
                     summary={
                       <span className="flex justify-between gap-3">
-                        <span className="font-semibold">More details</span>
+                        <span className="font-semibold">{t`More details`}</span>
                         <span className="text-sm text-soft">{many(more, values)}</span>
                       </span>
                     }
@@ -132,7 +133,7 @@ export function ItemDialog({
         {error && <Notice role="alert">{error.message}</Notice>}
         <div className="flex flex-wrap gap-2">
           <Button type="submit" look="next" disabled={busy}>
-            {busy ? "Saving…" : "Save"}
+            {busy ? t`Saving…` : t`Save`}
           </Button>
           {children}
         </div>
@@ -146,5 +147,5 @@ const MORE = "more";
 
 function many(fields: readonly Schemas["FieldView"][], values: Record<string, string>): string {
   const fieldViews = fields.filter((field) => appliesTo(field, values) && values[field.id]?.trim());
-  return fieldViews.length ? `${fieldViews.length} recorded` : "not recorded";
+  return fieldViews.length ? t`${fieldViews.length} recorded` : t`not recorded`;
 }

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { useId } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { Select } from "@/shared/ui/select";
@@ -29,7 +30,7 @@ export function ValueInput({
           onChange={onChange}
           className="w-44 shrink-0"
           options={[
-            { value: "", label: "Not recorded" },
+            { value: "", label: t`Not recorded` },
             ...field.choices.map(([value, label]) => ({ value, label })),
           ]}
         />

@@ -1,42 +1,44 @@
+import { msg, t } from "@lingui/core/macro";
 import { Tabs } from "radix-ui";
 import { useFields } from "@/shared/api/queries";
 import { changeSettings, useSettings } from "@/shared/settings";
 import { CheckBox } from "@/shared/ui/check-box";
 import { Modal } from "@/shared/ui/modal";
+import { said } from "@/shared/words/said";
 import { Marks } from "../../drawing/marks";
 import { LEGEND, LEGEND_SIZE, SIGNS } from "./legend";
 
-const KEYS: [string, string][] = [
-  ["t", "Today"],
-  ["c", "Clients"],
-  ["e", "Equipment"],
-  ["r", "Measuring: lists, repeatability, reference data, import and export, training"],
-  ["h", "Practice defaults"],
-  ["p", "Practice: team and settings"],
-  ["1 … 7", "In a visit: go to step 1 to 7"],
-  ["n", "In a visit: press Next"],
-  ["m", "In a visit: add a note or photo from any step"],
+const KEYS: [string, string][] = said([
+  ["t", msg`Today`],
+  ["c", msg`Clients`],
+  ["e", msg`Equipment`],
+  ["r", msg`Measuring: lists, repeatability, reference data, import and export, training`],
+  ["h", msg`Practice defaults`],
+  ["p", msg`Practice: team and settings`],
+  ["1 … 7", msg`In a visit: go to step 1 to 7`],
+  ["n", msg`In a visit: press Next`],
+  ["m", msg`In a visit: add a note or photo from any step`],
   [
-    "Enter, arrows",
-    "In Measure: next reading, then next dimension; up and down to move between them",
+    msg`Enter, arrows`,
+    msg`In Measure: next reading, then next dimension; up and down to move between them`,
   ],
   [
     "r, o, k, x, b",
-    "In Measure: r take reading, o accept correction, k keep value, x leave out, b carry over",
+    msg`In Measure: r take reading, o accept correction, k keep value, x leave out, b carry over`,
   ],
   [
-    "drag, ↑ ↓",
-    "In Work out: move a flag or item in the drawing to try another height; arrow keys by 5 mm, with Shift by 1 mm",
+    msg`drag, ↑ ↓`,
+    msg`In Work out: move a flag or item in the drawing to try another height; arrow keys by 5 mm, with Shift by 1 mm`,
   ],
-  ["u", "Switch units: cm, mm, in"],
-  ["o", "Overlay seated and standing on or off"],
-  ["f", "Show as found, setting or as left"],
-  ["e, w", "In a visit: hide or show the drawing; drawing only"],
-  ["arrows", "Body map: next region. Photo: move the point by 1 px (Shift: 10 px)"],
-  ["0 … 9, +", "Body map: discomfort intensity"],
-  ["z", "Undo the last change"],
-  ["?", "Show this help"],
-];
+  ["u", msg`Switch units: cm, mm, in`],
+  ["o", msg`Overlay seated and standing on or off`],
+  ["f", msg`Show as found, setting or as left`],
+  ["e, w", msg`In a visit: hide or show the drawing; drawing only`],
+  ["arrows", msg`Body map: next region. Photo: move the point by 1 px (Shift: 10 px)`],
+  ["0 … 9, +", msg`Body map: discomfort intensity`],
+  ["z", msg`Undo the last change`],
+  ["?", msg`Show this help`],
+]);
 
 /** Keys and the legend of the drawing, one key away. */
 export function Keys({
@@ -51,12 +53,12 @@ export function Keys({
 }) {
   const { singleKeys } = useSettings();
   return (
-    <Modal open={open} onOpenChange={onOpenChange} title="Shortcuts and symbols">
+    <Modal open={open} onOpenChange={onOpenChange} title={t`Shortcuts and symbols`}>
       <Tabs.Root defaultValue={inVisit ? "marks" : "keys"}>
-        <Tabs.List aria-label="Help" className="mb-3 flex gap-5 border-b border-hair">
+        <Tabs.List aria-label={t`Help`} className="mb-3 flex gap-5 border-b border-hair">
           {[
-            ["marks", "Symbols in the drawing"],
-            ["keys", "Shortcuts"],
+            ["marks", t`Symbols in the drawing`],
+            ["keys", t`Shortcuts`],
           ].map(([id, words]) => (
             <Tabs.Trigger
               key={id}
@@ -73,7 +75,7 @@ export function Keys({
             checked={singleKeys}
             onChange={(singleKeys) => changeSettings({ singleKeys })}
           >
-            Single-key shortcuts work when no field is active
+            {t`Single-key shortcuts work when no field is active`}
           </CheckBox>
           <Table rows={KEYS} />
         </Tabs.Content>
@@ -83,7 +85,7 @@ export function Keys({
       </Tabs.Root>
       <p className="mt-4 text-sm">
         <a href="/licences.txt" target="_blank" rel="noreferrer" className="underline">
-          Licences of fonts and packages
+          {t`Licences of fonts and packages`}
         </a>
       </p>
     </Modal>

@@ -1,4 +1,6 @@
+import { msg } from "@lingui/core/macro";
 import type { Schemas } from "@/shared/api/client";
+import { said } from "@/shared/words/said";
 
 type Mark = Schemas["Mark"];
 
@@ -32,26 +34,26 @@ const flag = (state: string, text = "46.0"): Mark[] => [
 export const LEGEND_SIZE = { width: 48, height: 26 };
 
 /** What each mark of the drawing means, with the mark itself, from the drawing's own inks. */
-export const LEGEND: readonly { words: string; marks: readonly Mark[] }[] = [
-  { words: "This height is right: no change needed.", marks: flag("on") },
+export const LEGEND: readonly { words: string; marks: readonly Mark[] }[] = said([
+  { words: msg`This height is right: no change needed.`, marks: flag("on") },
   {
-    words: "This height has to change: the arrow shows which way and how far.",
+    words: msg`This height has to change: the arrow shows which way and how far.`,
     marks: flag("off"),
   },
   {
-    words: "The equipment stops short of the target; see the panel for where.",
+    words: msg`The equipment stops short of the target; see the panel for where.`,
     marks: [...flag("limit"), path("stop-bar", "M6 4L6 22")],
   },
   {
-    words: "Based on an estimated body dimension.",
+    words: msg`Based on an estimated body dimension.`,
     marks: flag("estimated", "~46"),
   },
   {
-    words: "Your own value instead of the calculated one; see the panel for the reason.",
+    words: msg`Your own value instead of the calculated one; see the panel for the reason.`,
     marks: flag("overruled"),
   },
   {
-    words: "The tick marks the height as found; the bracket leads from there to the target.",
+    words: msg`The tick marks the height as found; the bracket leads from there to the target.`,
     marks: [
       path("staff", "M14 2L14 24L34 24L34 2Z"),
       path("found-tick", "M10 20L22 20"),
@@ -59,37 +61,40 @@ export const LEGEND: readonly { words: string; marks: readonly Mark[] }[] = [
     ],
   },
   {
-    words: "How certain a target is: the blue wedge spans its ± on the scale.",
+    words: msg`How certain a target is: the blue wedge spans its ± on the scale.`,
     marks: [path("spread-wedge", "M4 13L36 5h5v16h-5Z")],
   },
   {
-    words: "A joint out of range: the hatched wedge shows how far.",
+    words: msg`A joint out of range: the hatched wedge shows how far.`,
     marks: [path("wedge", "M6 22L40 22L36 6Z"), path("dial-band", "M40 22A34 34 0 0 0 36 6")],
   },
   {
-    words: "Items that collide with each other or with the body.",
+    words: msg`Items that collide with each other or with the body.`,
     marks: [path("clash", "M8 5L40 5L40 21L8 21Z")],
   },
   {
-    words: "Stacked or added for this client.",
+    words: msg`Stacked or added for this client.`,
     marks: [path("stack", "M8 15L40 15L40 22L8 22Z"), path("stack", "M10 8L38 8L38 15L10 15Z")],
   },
-  { words: "A cushion, an insert or a roll.", marks: [path("cushion", "M8 9L40 9L40 20L8 20Z")] },
   {
-    words: "Not recorded: drawn at an average or ideal position.",
+    words: msg`A cushion, an insert or a roll.`,
+    marks: [path("cushion", "M8 9L40 9L40 20L8 20Z")],
+  },
+  {
+    words: msg`Not recorded: drawn at an average or ideal position.`,
     marks: [path("piece-faint", "M8 6L40 6L40 20L8 20Z")],
   },
   {
-    words: "An observed habit; tap again to remove it.",
+    words: msg`An observed habit; tap again to remove it.`,
     marks: [path("habit-on", "M4 5L44 5L44 21L4 21Z")],
   },
-];
+]);
 
 /** Signs beside words and numbers. */
-export const SIGNS: readonly [sign: string, words: string][] = [
-  ["~", "Estimated, not measured"],
-  ["↶", "Carried over from an earlier visit"],
-  ["⌂", "Measured by the client"],
-  ["*", "Set to target, not measured"],
-  ["▮ ▮▮ ▮▮▮", "Slight, moderate, severe: how far out of range × hours a day"],
-];
+export const SIGNS: readonly [sign: string, words: string][] = said([
+  ["~", msg`Estimated, not measured`],
+  ["↶", msg`Carried over from an earlier visit`],
+  ["⌂", msg`Measured by the client`],
+  ["*", msg`Set to target, not measured`],
+  ["▮ ▮▮ ▮▮▮", msg`Slight, moderate, severe: how far out of range × hours a day`],
+]);

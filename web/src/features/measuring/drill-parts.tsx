@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useCallback, useState } from "react";
 import { Button } from "@/shared/ui/button";
 
@@ -46,15 +48,17 @@ export function Score({ points, onStartAgain }: { points: Points; onStartAgain: 
   return (
     <span className="flex flex-wrap items-center gap-x-2">
       <span>
-        Score:{" "}
-        <b className="figures">
-          {scored.reduce((sum, value) => sum + value, 0)} of {scored.length}
-        </b>
-        , in this tab.
+        <Trans>
+          Score:{" "}
+          <b className="figures">
+            {scored.reduce((sum, value) => sum + value, 0)} of {scored.length}
+          </b>
+          , in this tab.
+        </Trans>
       </span>
       {scored.length > 0 && (
         <Button look="quiet" className="-my-2 text-sm" onClick={onStartAgain}>
-          Start again
+          {t`Start again`}
         </Button>
       )}
     </span>

@@ -1,3 +1,5 @@
+import { msg, t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useEffect, useMemo, useState } from "react";
 import type { Unit } from "@/shared/api/client";
 import { useExercise, useVerdict } from "@/shared/api/measuring";
@@ -7,21 +9,23 @@ import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { Segments } from "@/shared/ui/segments";
 import { Skeleton } from "@/shared/ui/skeleton";
+import { said } from "@/shared/words/said";
+import { within } from "@/shared/words/within";
 import { Elevation } from "../../drawing/elevation";
 import { Score, useExamples } from "./drill-parts";
 import { SetUpDrill } from "./set-up-drill";
 
-const WAYS = [
-  { given: "keep", key: "k", label: "Keep it" },
-  { given: "repeat", key: "a", label: "Take another reading" },
-  { given: "question", key: "q", label: "Query it" },
-] as const;
+const WAYS = said([
+  { given: "keep", key: "k", label: msg`Keep it` },
+  { given: "repeat", key: "a", label: msg`Take another reading` },
+  { given: "question", key: "q", label: msg`Query it` },
+]);
 type Given = (typeof WAYS)[number]["given"];
 
-const KINDS = [
-  { value: "readings", label: "Readings" },
-  { value: "set_up", label: "Set-up and red flags" },
-];
+const KINDS = said([
+  { value: "readings", label: msg`Readings` },
+  { value: "set_up", label: msg`Set-up and red flags` },
+]);
 
 /** The drill, of readings or of setting up. Only the score is kept, in this tab. */
 export function Drill({ unit }: { unit: Unit }) {
@@ -29,7 +33,7 @@ export function Drill({ unit }: { unit: Unit }) {
   return (
     <>
       <div className="mb-4">
-        <Segments label="Topic" value={kind} choices={KINDS} onChange={setKind} />
+        <Segments label={t`Topic`} value={kind} choices={KINDS} onChange={setKind} />
       </div>
       {kind === "set_up" ? <SetUpDrill unit={unit} /> : <ReadingDrill unit={unit} />}
     </>
@@ -54,13 +58,15 @@ function ReadingDrill({ unit }: { unit: Unit }) {
       [give, next, said],
     ),
   );
-  if (!posed || !inks) return <Skeleton lines={5} label="Loading" />;
+  if (!posed || !inks) return <Skeleton lines={5} label={t`Loading`} />;
   return (
-    <section aria-label="Training" className="grid gap-8 desk:grid-cols-[360px_minmax(0,1fr)]">
+    <section aria-label={t`Training`} className="grid gap-8 desk:grid-cols-[360px_minmax(0,1fr)]">
       <div>
         <div className="text-sm text-soft">
           <Score points={points} onStartAgain={startAgain} />
-          <p className="mt-1">A fictional {posed.sex === "female" ? "woman" : "man"}.</p>
+          <p className="mt-1">
+            <Trans>A fictional {posed.sex === "female" ? "woman" : "man"}.</Trans>
+          </p>
         </div>
         <h2 className="mt-2 text-2xl">{posed.label}</h2>
         <p>{posed.how}</p>
@@ -71,7 +77,10 @@ function ReadingDrill({ unit }: { unit: Unit }) {
           ))}
         </p>
         <p className="text-sm text-soft">
-          {posed.readings.length === 1 ? "One reading so far." : "Two readings."} What would you do?
+          <Trans>
+            {posed.readings.length === 1 ? t`One reading so far.` : t`Two readings.`} What would you
+            do?
+          </Trans>
         </p>
         <div className="mt-3 flex flex-col gap-2">
           {WAYS.map((way) => (
@@ -90,19 +99,19 @@ function ReadingDrill({ unit }: { unit: Unit }) {
           {said && (
             <Notice>
               <p className="font-semibold">
-                {said.points === 1 ? "Right." : said.points ? "Partly right." : "Not quite."}
+                {said.points === 1 ? t`Right.` : said.points ? t`Partly right.` : t`Not quite.`}
                 {said.points < 1 &&
-                  ` Here you would ${WAYS.find((way) => way.given === said.answer)?.label.toLowerCase()}.`}
+                  t` Here you would ${within(WAYS.find((way) => way.given === said.answer)?.label ?? "")}.`}
               </p>
               <p className="mt-1">{said.reason}</p>
               <Button look="next" className="mt-2" onClick={next}>
-                Next example
+                {t`Next example`}
               </Button>
             </Notice>
           )}
         </div>
         <h3 className="mt-5 border-b border-ink text-sm font-semibold">
-          Other measurements of this client
+          {t`Other measurements of this client`}
         </h3>
         <dl className="text-sm">
           {posed.sheet.map((line) => (
@@ -119,7 +128,7 @@ function ReadingDrill({ unit }: { unit: Unit }) {
         active={null}
         onPick={nothing}
         hand={null}
-        label="Fictional client in the position for this dimension"
+        label={t`Fictional client in the position for this dimension`}
       />
     </section>
   );

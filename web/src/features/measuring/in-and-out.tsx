@@ -1,3 +1,5 @@
+import { msg, plural, t } from "@lingui/core/macro";
+import { Plural, Trans } from "@lingui/react/macro";
 import { useState } from "react";
 import { fileBody, Refused, type Schemas, server } from "@/shared/api/client";
 import { useImport, useLook } from "@/shared/api/measuring";
@@ -6,24 +8,24 @@ import { Download } from "@/shared/ui/download";
 import { Failure } from "@/shared/ui/fetched";
 import { Notice } from "@/shared/ui/notice";
 import { Waiting } from "@/shared/ui/waiting";
+import { said } from "@/shared/words/said";
 import { Troubles } from "./troubles";
 
-const FORMATS = [
-  { id: "csv_readings", label: "CSV, one row per reading", file: "readings.csv" },
-  { id: "csv_clients", label: "CSV, one row per client", file: "clients.csv" },
+const FORMATS = said([
+  { id: "csv_readings", label: msg`CSV, one row per reading`, file: "readings.csv" },
+  { id: "csv_clients", label: msg`CSV, one row per client`, file: "clients.csv" },
   { id: "json", label: "JSON", file: "measurements.json" },
-  { id: "fhir", label: "HL7 FHIR R4 Bundle", file: "measurements.fhir.json" },
-] as const;
+  { id: "fhir", label: msg`HL7 FHIR R4 Bundle`, file: "measurements.fhir.json" },
+]);
 
 /** Measurements out as a file, and in from one: looked at first, then written whole or not at all. */
 export function InAndOut({ mayWrite }: { mayWrite: boolean }) {
   return (
     <div className="grid gap-10 desk:grid-cols-[280px_minmax(0,1fr)]">
-      <section aria-label="Export">
-        <h2 className="mb-2 text-lg">Export</h2>
+      <section aria-label={t`Export`}>
+        <h2 className="mb-2 text-lg">{t`Export`}</h2>
         <p className="mb-3 text-sm text-soft">
-          Every measurement in the practice, with who took it and when. The file contains names:
-          handle it like the record itself.
+          {t`Every measurement in the practice, with who took it and when. The file contains names: handle it like the record itself.`}
         </p>
         <ul className="space-y-2">
           {FORMATS.map((format) => (
@@ -61,24 +63,23 @@ function In() {
   const fresh = found?.understood.reduce((sum, one) => sum + one.new, 0) ?? 0;
   const refused = put.error instanceof Refused ? (put.error.problem.lines ?? []) : [];
   return (
-    <section aria-label="Import">
-      <h2 className="mb-2 text-lg">Import</h2>
+    <section aria-label={t`Import`}>
+      <h2 className="mb-2 text-lg">{t`Import`}</h2>
       <p className="mb-3 text-sm text-soft">
-        A file in one of the four formats. You see a preview first. Nothing is imported until you
-        confirm, or if any line is wrong.
+        {t`A file in one of the four formats. You see a preview first. Nothing is imported until you confirm, or if any line is wrong.`}
       </p>
       <div className="mb-3 flex flex-wrap gap-2">
         <Download href="/api/exchange/template.csv" file="template.csv">
-          CSV template
+          {t`CSV template`}
         </Download>
         <Button aria-expanded={explained} onClick={() => setExplained(!explained)}>
-          Column guide
+          {t`Column guide`}
         </Button>
       </div>
       {explained && <Columns />}
       <input
         type="file"
-        aria-label="File to import"
+        aria-label={t`File to import`}
         accept=".csv,.json,text/csv,application/json,application/fhir+json"
         className="block min-h-11 w-full rounded-[3px] border border-ink/50 bg-ground px-3 py-2"
         onClick={(event) => {
@@ -87,19 +88,21 @@ function In() {
         onChange={(event) => choose(event.target.files?.[0] ?? null)}
       />
       <div aria-live="polite" className="mt-4 space-y-4">
-        {look.isPending && <Waiting>Reading the file…</Waiting>}
+        {look.isPending && <Waiting>{t`Reading the file…`}</Waiting>}
         <Failure of={look} />
         {found && found.troubles.length > 0 && (
           <Notice role="alert">
             <p className="font-semibold">
-              {found.format}: {found.troubles.length}{" "}
-              {found.troubles.length === 1 ? "thing is" : "things are"} wrong. Nothing has been
-              imported.
+              <Trans>
+                {found.format}:{" "}
+                <Plural value={found.troubles.length} one="# thing is" other="# things are" />{" "}
+                wrong. Nothing has been imported.
+              </Trans>
             </p>
             <Troubles lines={found.troubles} />
             {!explained && (
               <Button className="mt-2" onClick={() => setExplained(true)}>
-                Column guide
+                {t`Column guide`}
               </Button>
             )}
           </Notice>
@@ -107,7 +110,7 @@ function In() {
         {found && found.understood.length > 0 && <Understood preview={found} />}
         {found && found.left_out.length > 0 && (
           <div>
-            <p className="font-semibold">Not recognised, skipped</p>
+            <p className="font-semibold">{t`Not recognised, skipped`}</p>
             <Troubles lines={found.left_out} />
           </div>
         )}
@@ -117,17 +120,21 @@ function In() {
             disabled={put.isPending}
             onClick={() => file && put.mutate(fileBody(file, BYTES))}
           >
-            {fresh ? `Import ${readings(fresh)}` : "No new readings: import the notes only"}
+            {fresh ? t`Import ${readings(fresh)}` : t`No new readings: import the notes only`}
           </Button>
         )}
-        {put.isPending && <Waiting>Importing…</Waiting>}
+        {put.isPending && <Waiting>{t`Importing…`}</Waiting>}
         {put.isError && (
           <Notice role="alert">
             {put.error.message}
             <Troubles lines={refused} />
           </Notice>
         )}
-        {put.isSuccess && <Notice>Imported: {readings(fresh)}, in the visits from now on.</Notice>}
+        {put.isSuccess && (
+          <Notice>
+            <Trans>Imported: {readings(fresh)}, in the visits from now on.</Trans>
+          </Notice>
+        )}
       </div>
     </section>
   );
@@ -138,12 +145,11 @@ function Columns() {
   const columns = server.useQuery("get", "/api/exchange/columns", undefined, {
     staleTime: Number.POSITIVE_INFINITY,
   }).data;
-  if (!columns) return <Waiting>Loading…</Waiting>;
+  if (!columns) return <Waiting>{t`Loading…`}</Waiting>;
   return (
-    <section aria-label="Column guide" className="mb-4 border border-hair p-3 text-sm">
+    <section aria-label={t`Column guide`} className="mb-4 border border-hair p-3 text-sm">
       <p className="mb-2">
-        CSV in UTF-8, one row per reading, separated by commas or semicolons. The first row names
-        the columns. Columns can be in any order, and those you don’t need can be left out.
+        {t`CSV in UTF-8, one row per reading, separated by commas or semicolons. The first row names the columns. Columns can be in any order, and those you don’t need can be left out.`}
       </p>
       <dl className="grid grid-cols-[11rem_minmax(0,1fr)] gap-x-3">
         {Object.entries(columns).map(([name, holds]) => (
@@ -158,24 +164,30 @@ function Columns() {
 }
 
 function readings(count: number): string {
-  return `${count} ${count === 1 ? "reading" : "readings"}`;
+  return plural(count, { one: "# reading", other: "# readings" });
 }
 
 function Understood({ preview }: { preview: Schemas["Preview"] }) {
   return (
     <div>
       <p className="mb-1 font-semibold">
-        {preview.format}: {preview.understood.length}{" "}
-        {preview.understood.length === 1 ? "visit" : "visits"} understood
+        <Trans>
+          {preview.format}:{" "}
+          <Plural
+            value={preview.understood.length}
+            one="# visit understood"
+            other="# visits understood"
+          />
+        </Trans>
       </p>
       <table className="w-full border-collapse text-sm">
         <thead>
           <tr className="text-left text-soft">
-            <th className="font-normal">Client</th>
-            <th className="font-normal">Visit</th>
-            <th className="text-right font-normal">Dimensions</th>
-            <th className="text-right font-normal">Readings</th>
-            <th className="text-right font-normal">New</th>
+            <th className="font-normal">{t`Client`}</th>
+            <th className="font-normal">{t`Visit`}</th>
+            <th className="text-right font-normal">{t`Dimensions`}</th>
+            <th className="text-right font-normal">{t`Readings`}</th>
+            <th className="text-right font-normal">{t`New`}</th>
           </tr>
         </thead>
         <tbody>
@@ -185,10 +197,10 @@ function Understood({ preview }: { preview: Schemas["Preview"] }) {
               className="border-t border-hair"
             >
               <td className="h-9">
-                {understood.client} {!understood.client_known && <b>new</b>}
+                {understood.client} {!understood.client_known && <b>{t`new`}</b>}
               </td>
               <td className="figures">
-                {understood.visit_on} {!understood.visit_known && <b>new</b>}
+                {understood.visit_on} {!understood.visit_known && <b>{t`new`}</b>}
               </td>
               <td className="figures text-right">{understood.dimensions}</td>
               <td className="figures text-right">{understood.values}</td>

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { type FormEvent, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { useListChanges, useMeasuringLists } from "@/shared/api/measuring";
@@ -22,7 +24,7 @@ export function Lists({ mayWrite }: { mayWrite: boolean }) {
       { params: { path: { list_id: id } } },
       {
         onSuccess: () =>
-          saidWithUndo(`The list “${name}” was deleted.`, () =>
+          saidWithUndo(t`The list “${name}” was deleted.`, () =>
             add.mutateAsync({ body: { id, name, dimensions } }),
           ),
       },
@@ -30,10 +32,9 @@ export function Lists({ mayWrite }: { mayWrite: boolean }) {
   const [editing, setEditing] = useState<Kept | "new" | null>(null);
   const label = (id: string) => dimensions.find((dimension) => dimension.id === id)?.label ?? id;
   return (
-    <section aria-label="Lists">
+    <section aria-label={t`Lists`}>
       <p className="mb-4 max-w-[640px]">
-        Every visit starts with the short list: the dimensions its targets need. You can choose your
-        own lists in Measure. Seated dimensions always come first, then standing ones.
+        {t`Every visit starts with the short list: the dimensions its targets need. You can choose your own lists in Measure. Seated dimensions always come first, then standing ones.`}
       </p>
       <ul>
         {lists.data?.map((kept) => (
@@ -44,19 +45,21 @@ export function Lists({ mayWrite }: { mayWrite: boolean }) {
             </div>
             {mayWrite && (
               <div className="flex gap-2">
-                <Button onClick={() => setEditing(kept)}>Change</Button>
+                <Button onClick={() => setEditing(kept)}>{t`Change`}</Button>
                 <Button look="quiet" onClick={() => remove(kept)}>
-                  Delete
+                  {t`Delete`}
                 </Button>
               </div>
             )}
           </li>
         ))}
       </ul>
-      {lists.data?.length === 0 && <p className="border-t border-hair py-3 text-soft">None yet.</p>}
+      {lists.data?.length === 0 && (
+        <p className="border-t border-hair py-3 text-soft">{t`None yet.`}</p>
+      )}
       {mayWrite && (
         <Button look="next" className="mt-3" onClick={() => setEditing("new")}>
-          New list
+          {t`New list`}
         </Button>
       )}
       {editing && <Edit kept={editing} onDone={() => setEditing(null)} />}
@@ -90,13 +93,19 @@ function Edit({ kept, onDone }: { kept: Kept | "new"; onDone: () => void }) {
       return next;
     });
   return (
-    <Modal open onOpenChange={(open) => !open && onDone()} title={old ? "Edit list" : "New list"}>
+    <Modal open onOpenChange={(open) => !open && onDone()} title={old ? t`Edit list` : t`New list`}>
       <form onSubmit={save} className="space-y-3">
-        <LabelledInput label="Name" name="name" required maxLength={200} defaultValue={old?.name} />
+        <LabelledInput
+          label={t`Name`}
+          name="name"
+          required
+          maxLength={200}
+          defaultValue={old?.name}
+        />
         {(["seated", "standing"] as const).map((posture) => (
           <fieldset key={posture}>
             <legend className="font-semibold">
-              {posture === "seated" ? "Seated" : "Standing"}
+              {posture === "seated" ? t`Seated` : t`Standing`}
             </legend>
             <div className="grid gap-x-4 desk:grid-cols-2">
               {dimensions
@@ -115,7 +124,7 @@ function Edit({ kept, onDone }: { kept: Kept | "new"; onDone: () => void }) {
         ))}
         <Failure of={put} />
         <Button look="next" type="submit" disabled={!chosen.size || put.isPending}>
-          Save: {chosen.size} dimensions
+          <Trans>Save: {chosen.size} dimensions</Trans>
         </Button>
       </form>
     </Modal>

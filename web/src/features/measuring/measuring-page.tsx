@@ -1,21 +1,23 @@
+import { msg, t } from "@lingui/core/macro";
 import { useNavigate, useSearch } from "@tanstack/react-router";
 import { useMe } from "@/shared/api/account";
 import { useUnit } from "@/shared/settings";
 import { PageHead } from "@/shared/ui/page-head";
 import { PartTabs } from "@/shared/ui/part-tabs";
+import { said } from "@/shared/words/said";
 import { Drill } from "./drill";
 import { InAndOut } from "./in-and-out";
 import { Lists } from "./lists";
 import { Repeats } from "./repeats";
 import { Tables } from "./tables";
 
-const PARTS = {
-  lists: "Lists",
-  repeats: "Repeatability",
-  tables: "Reference data",
-  exchange: "Import and export",
-  drill: "Training",
-} as const;
+const PARTS = said({
+  lists: msg`Lists`,
+  repeats: msg`Repeatability`,
+  tables: msg`Reference data`,
+  exchange: msg`Import and export`,
+  drill: msg`Training`,
+});
 
 /** What the practice keeps about measuring, measurements in and out, and the drill. */
 export function MeasuringPage() {
@@ -27,9 +29,9 @@ export function MeasuringPage() {
   const mayWrite = me?.writes ?? false;
   return (
     <div className="max-w-[1000px]">
-      <PageHead title="Measuring" />
+      <PageHead title={t`Measuring`} />
       <PartTabs
-        label="Measuring sections"
+        label={t`Measuring sections`}
         parts={Object.entries(PARTS).map(([id, name]) => ({ id, name }))}
         present={present}
         onChoose={(part) => void navigate({ to: "/measuring", search: { part } })}

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import type { Unit } from "@/shared/api/client";
 import { usePrecision } from "@/shared/api/measuring";
 
@@ -6,11 +8,9 @@ export function Repeats({ unit }: { unit: Unit }) {
   const query = usePrecision(unit);
   const names = [...new Set(query.data?.map((one) => one.member))];
   return (
-    <section aria-label="Repeatability">
+    <section aria-label={t`Repeatability`}>
       <p className="mb-4 max-w-[680px]">
-        Measurement error of a single reading, from repeat pairs on the same client: the technical
-        error of measurement with its 90% interval. New visits use the practitioner’s own error;
-        with few pairs, mostly the default.
+        {t`Measurement error of a single reading, from repeat pairs on the same client: the technical error of measurement with its 90% interval. New visits use the practitioner’s own error; with few pairs, mostly the default.`}
       </p>
       {names.map((name) => (
         <section key={name} className="mb-6" aria-label={name}>
@@ -18,12 +18,18 @@ export function Repeats({ unit }: { unit: Unit }) {
           <table className="w-full border-collapse">
             <thead>
               <tr className="text-left text-sm text-soft">
-                <th className="font-normal">Dimension</th>
-                <th className="text-right font-normal">Pairs</th>
-                <th className="text-right font-normal">Over the limit</th>
-                <th className="text-right font-normal">Error, {unit}</th>
-                <th className="text-right font-normal">90% interval, {unit}</th>
-                <th className="text-right font-normal">Used, {unit}</th>
+                <th className="font-normal">{t`Dimension`}</th>
+                <th className="text-right font-normal">{t`Pairs`}</th>
+                <th className="text-right font-normal">{t`Over the limit`}</th>
+                <th className="text-right font-normal">
+                  <Trans>Error, {unit}</Trans>
+                </th>
+                <th className="text-right font-normal">
+                  <Trans>90% interval, {unit}</Trans>
+                </th>
+                <th className="text-right font-normal">
+                  <Trans>Used, {unit}</Trans>
+                </th>
               </tr>
             </thead>
             <tbody>
@@ -38,7 +44,9 @@ export function Repeats({ unit }: { unit: Unit }) {
                     <td className="figures text-right">{one.over_limit || "–"}</td>
                     <td className="figures text-right font-semibold">{one.error}</td>
                     <td className="figures text-right text-soft">
-                      {one.low} to {one.high}
+                      <Trans>
+                        {one.low} to {one.high}
+                      </Trans>
                     </td>
                     <td className="figures text-right">{one.reckoned}</td>
                   </tr>
@@ -47,7 +55,7 @@ export function Repeats({ unit }: { unit: Unit }) {
           </table>
         </section>
       ))}
-      {query.data?.length === 0 && <p className="text-soft">No repeat readings yet.</p>}
+      {query.data?.length === 0 && <p className="text-soft">{t`No repeat readings yet.`}</p>}
     </section>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { Check } from "lucide-react";
 import { useEffect, useMemo } from "react";
 import type { Unit } from "@/shared/api/client";
@@ -31,16 +32,16 @@ export function SetUpDrill({ unit }: { unit: Unit }) {
       [give, many, next, said],
     ),
   );
-  if (!posed || !inks) return <Skeleton lines={5} label="Loading" />;
+  if (!posed || !inks) return <Skeleton lines={5} label={t`Loading`} />;
   return (
     <section
-      aria-label="Set-up training"
+      aria-label={t`Set-up training`}
       className="grid gap-8 desk:grid-cols-[360px_minmax(0,1fr)]"
     >
       <div>
         <div className="text-sm text-soft">
           <Score points={points} onStartAgain={startAgain} />
-          <p className="mt-1">A fictional client.</p>
+          <p className="mt-1">{t`A fictional client.`}</p>
         </div>
         <h2 className="mt-2 text-2xl">{posed.question}</h2>
         <div className="mt-4 flex flex-col gap-2">
@@ -67,12 +68,12 @@ export function SetUpDrill({ unit }: { unit: Unit }) {
           {said && (
             <Notice>
               <p className="font-semibold">
-                {said.points === 1 ? "Right." : "Not quite."}
-                {said.points < 1 && ` The answer is: ${posed.options[said.right] ?? ""}.`}
+                {said.points === 1 ? t`Right.` : t`Not quite.`}
+                {said.points < 1 && t` The answer is: ${posed.options[said.right] ?? ""}.`}
               </p>
               <p className="mt-1">{said.reason}</p>
               <Button look="next" className="mt-2" onClick={next}>
-                Next example
+                {t`Next example`}
               </Button>
             </Notice>
           )}
@@ -85,7 +86,7 @@ export function SetUpDrill({ unit }: { unit: Unit }) {
           active={null}
           onPick={nothing}
           hand={null}
-          label="Fictional client at the workstation as found"
+          label={t`Fictional client at the workstation as found`}
         />
       )}
     </section>

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { type FormEvent, useState } from "react";
 import { Refused, type Schemas } from "@/shared/api/client";
 import { usePopulationTables, useTableChanges } from "@/shared/api/measuring";
@@ -20,7 +22,7 @@ export function Tables({ mayWrite }: { mayWrite: boolean }) {
     const back = () => setGoing((last) => last.filter((other) => other !== one));
     setGoing((last) => [...last, one]);
     doneLater(
-      `The table “${name}” was deleted.`,
+      t`The table “${name}” was deleted.`,
       () => drop.mutate({ params: { path: { table_id: one } } }, { onError: back }),
       back,
     );
@@ -49,18 +51,15 @@ export function Tables({ mayWrite }: { mayWrite: boolean }) {
   };
   const lines = add.error instanceof Refused ? (add.error.problem.lines ?? []) : [];
   return (
-    <section aria-label="Reference data">
+    <section aria-label={t`Reference data`}>
       <p className="mb-4 max-w-[680px]">
-        Percentiles, estimates and queries use reference data for a population. Measure shows which,
-        and you can choose another for each visit. Missing dimensions are taken from the built-in
-        data.
+        {t`Percentiles, estimates and queries use reference data for a population. Measure shows which, and you can choose another for each visit. Missing dimensions are taken from the built-in data.`}
       </p>
       <ul>
         <li className="border-t border-hair py-3">
-          <h2 className="text-lg">British adults aged 19 to 65</h2>
+          <h2 className="text-lg">{t`British adults aged 19 to 65`}</h2>
           <p className="text-soft">
-            Built in. Estimates published by Pheasant and Haslegrave, Bodyspace; correlations with
-            stature are default values.
+            {t`Built in. Estimates published by Pheasant and Haslegrave, Bodyspace; correlations with stature are default values.`}
           </p>
         </li>
         {shown.map((table) => (
@@ -68,13 +67,15 @@ export function Tables({ mayWrite }: { mayWrite: boolean }) {
             <div className="min-w-0 flex-1">
               <h2 className="text-lg">{table.name}</h2>
               <p className="text-soft">
-                {table.origin}. {table.lines} lines, {table.dimensions.length} dimensions; added by{" "}
-                {table.added_by}.
+                <Trans>
+                  {table.origin}. {table.lines} lines, {table.dimensions.length} dimensions; added
+                  by {table.added_by}.
+                </Trans>
               </p>
             </div>
             {mayWrite && (
               <Button look="quiet" onClick={() => remove(table)}>
-                Delete
+                {t`Delete`}
               </Button>
             )}
           </li>
@@ -82,26 +83,26 @@ export function Tables({ mayWrite }: { mayWrite: boolean }) {
       </ul>
       {mayWrite && !adding && tables.isFetched && (
         <Button look="next" className="mt-3" onClick={() => setAdding(true)}>
-          Add reference data
+          {t`Add reference data`}
         </Button>
       )}
       {adding && (
         <form onSubmit={save} className="mt-3 max-w-[560px] space-y-3 border border-ink/40 p-4">
-          <LabelledInput label="Name" name="name" required maxLength={200} />
+          <LabelledInput label={t`Name`} name="name" required maxLength={200} />
           <LabelledInput
-            label="Source"
+            label={t`Source`}
             name="origin"
             required
             maxLength={200}
-            help="Who was measured, when and by whom. Shown next to every percentile."
+            help={t`Who was measured, when and by whom. Shown next to every percentile.`}
           />
           <LabelledInput
-            label="CSV file"
+            label={t`CSV file`}
             name="file"
             type="file"
             accept=".csv,text/csv"
             required
-            help="Columns: dimension, sex, mean_mm, sd_mm, and r_stature if known."
+            help={t`Columns: dimension, sex, mean_mm, sd_mm, and r_stature if known.`}
           />
           {add.isError && (
             <Notice role="alert">
@@ -110,7 +111,7 @@ export function Tables({ mayWrite }: { mayWrite: boolean }) {
             </Notice>
           )}
           <Button look="next" type="submit" disabled={add.isPending}>
-            Check and save
+            {t`Check and save`}
           </Button>
         </form>
       )}

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import type { Schemas } from "@/shared/api/client";
 
 const MOST = 12;
@@ -11,9 +13,9 @@ export function Troubles({ lines }: { lines: readonly Line[] }) {
     <table className="mt-2 w-full text-sm">
       <thead>
         <tr className="text-left text-soft">
-          <th className="w-24 font-normal">Line</th>
-          <th className="w-44 font-normal">Field</th>
-          <th className="font-normal">Problem</th>
+          <th className="w-24 font-normal">{t`Line`}</th>
+          <th className="w-44 font-normal">{t`Field`}</th>
+          <th className="font-normal">{t`Problem`}</th>
         </tr>
       </thead>
       <tbody>
@@ -30,7 +32,7 @@ export function Troubles({ lines }: { lines: readonly Line[] }) {
         {lines.length > MOST && (
           <tr className="border-t border-hair">
             <td colSpan={3} className="py-1 text-soft">
-              and {lines.length - MOST} more
+              <Trans>and {lines.length - MOST} more</Trans>
             </td>
           </tr>
         )}

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import Bowser from "bowser";
 import { type FormEvent, useState } from "react";
 import { useMe, usePassword, useRegistration, useSessions } from "@/shared/api/account";
@@ -15,7 +17,7 @@ export function AccountPage() {
   const me = useMe().data;
   return (
     <>
-      <PageHead title="Your account" says={`${me?.name}, ${me?.email}`} />
+      <PageHead title={t`Your account`} says={`${me?.name}, ${me?.email}`} />
       <div className="grid max-w-[880px] gap-12 desk:grid-cols-[340px_1fr]">
         <div className="space-y-10">
           {me && <Registration me={me} />}
@@ -36,31 +38,31 @@ function Registration({ me }: { me: Schemas["Me"] }) {
   const same = typed.trim() === me.registration && title.trim() === me.title;
   return (
     <form
-      aria-label="Signature"
+      aria-label={t`Signature`}
       className="space-y-4"
       onSubmit={(event) => {
         event.preventDefault();
         change.mutate({ body: { title: title.trim(), registration: typed.trim() } });
       }}
     >
-      <h2 className="border-b border-ink pb-1 text-lg">Signature</h2>
+      <h2 className="border-b border-ink pb-1 text-lg">{t`Signature`}</h2>
       <LabelledInput
-        label="Profession"
+        label={t`Profession`}
         maxLength={200}
         value={title}
         onChange={(event) => setTitle(event.target.value)}
-        help="As it should appear under your name, for example “Occupational therapist”."
+        help={t`As it should appear under your name, for example “Occupational therapist”.`}
       />
       <LabelledInput
-        label="Registration number"
+        label={t`Registration number`}
         maxLength={60}
         value={typed}
         onChange={(event) => setTyped(event.target.value)}
-        help="As on your register or licence. Signed reports are not changed."
+        help={t`As on your register or licence. Signed reports are not changed.`}
       />
       <Failure of={change} />
       <Button type="submit" disabled={same || change.isPending}>
-        Save
+        {t`Save`}
       </Button>
     </form>
   );
@@ -90,23 +92,23 @@ function Password() {
     />
   );
   return (
-    <form onSubmit={submit} className="space-y-4" aria-label="Change password">
-      <h2 className="border-b border-ink pb-1 text-lg">Password</h2>
-      {line("current", "Current password", "current-password")}
+    <form onSubmit={submit} className="space-y-4" aria-label={t`Change password`}>
+      <h2 className="border-b border-ink pb-1 text-lg">{t`Password`}</h2>
+      {line("current", t`Current password`, "current-password")}
       {line(
         "password",
-        "New password",
+        t`New password`,
         "new-password",
-        "At least 12 characters. Four unrelated words work well.",
+        t`At least 12 characters. Four unrelated words work well.`,
       )}
-      {line("again", "Repeat new password", "new-password")}
-      {differs && <Notice role="alert">The passwords don’t match.</Notice>}
+      {line("again", t`Repeat new password`, "new-password")}
+      {differs && <Notice role="alert">{t`The passwords don’t match.`}</Notice>}
       <Failure of={change} />
       {change.isSuccess && given === BLANK && (
-        <Notice role="status">Password changed. All other sessions have been signed out.</Notice>
+        <Notice role="status">{t`Password changed. All other sessions have been signed out.`}</Notice>
       )}
       <Button type="submit" disabled={differs || !given.again || change.isPending}>
-        Change password
+        {t`Change password`}
       </Button>
     </form>
   );
@@ -114,9 +116,9 @@ function Password() {
 
 /** A browser and its system, from the words it introduces itself with. */
 function named(agent: string): string {
-  if (!agent) return "Unknown browser";
+  if (!agent) return t`Unknown browser`;
   const { browser, os } = Bowser.parse(agent);
-  return [browser.name ?? "Unknown app", os.name && `on ${os.name}`].filter(Boolean).join(" ");
+  return [browser.name ?? t`Unknown app`, os.name && `on ${os.name}`].filter(Boolean).join(" ");
 }
 
 function Sessions() {
@@ -124,8 +126,8 @@ function Sessions() {
   const others = (list.data ?? []).filter((session) => !session.here);
   const at = (moment: string) => `${shortDate(moment)}, ${clockTime(new Date(moment))}`;
   return (
-    <section aria-label="Active sessions">
-      <h2 className="border-b border-ink pb-1 text-lg">Active sessions</h2>
+    <section aria-label={t`Active sessions`}>
+      <h2 className="border-b border-ink pb-1 text-lg">{t`Active sessions`}</h2>
       <Failure of={end} />
       {others.length > 1 && (
         <Button
@@ -135,7 +137,7 @@ function Sessions() {
             for (const { id } of others) end.mutate({ params: { path: { session_id: id } } });
           }}
         >
-          Sign out all other sessions
+          {t`Sign out all other sessions`}
         </Button>
       )}
       <ul>
@@ -147,18 +149,20 @@ function Sessions() {
             <span>
               <b>{named(session.browser)}</b>
               <span className="figures block text-sm text-soft">
-                since {at(session.started_at)}, ends {at(session.expires_at)}
+                <Trans>
+                  since {at(session.started_at)}, ends {at(session.expires_at)}
+                </Trans>
               </span>
             </span>
             {session.here ? (
-              <span className="text-soft">this device</span>
+              <span className="text-soft">{t`this device`}</span>
             ) : (
               <Button
                 className="shrink-0"
                 disabled={end.isPending}
                 onClick={() => end.mutate({ params: { path: { session_id: session.id } } })}
               >
-                Sign out this session
+                {t`Sign out this session`}
               </Button>
             )}
           </li>

@@ -1,3 +1,4 @@
+import { msg, t } from "@lingui/core/macro";
 import { keepPreviousData } from "@tanstack/react-query";
 import { useSearch } from "@tanstack/react-router";
 import { useState } from "react";
@@ -13,26 +14,27 @@ import { LabelledInput } from "@/shared/ui/labelled";
 import { PageHead } from "@/shared/ui/page-head";
 import { Select } from "@/shared/ui/select";
 import { Skeleton } from "@/shared/ui/skeleton";
+import { said } from "@/shared/words/said";
 
 type Line = Schemas["AuditLineView"];
 type Act = Line["act"];
 
-const ACTS: Record<Act, string> = {
-  sign_in: "Signed in",
-  refused: "Refused",
-  sign_out: "Signed out",
-  read: "Read",
-  carry: "Saved to a device",
-  change: "Changed",
-  sign: "Signed a report",
-  print: "Printed",
-  export: "Exported",
-  import: "Imported",
-  share: "Shared with the client",
-  answer: "Answered by the client",
-  erase: "Deleted",
-  manage: "Managed the practice",
-};
+const ACTS: Record<Act, string> = said({
+  sign_in: msg`Signed in`,
+  refused: msg`Refused`,
+  sign_out: msg`Signed out`,
+  read: msg`Read`,
+  carry: msg`Saved to a device`,
+  change: msg`Changed`,
+  sign: msg`Signed a report`,
+  print: msg`Printed`,
+  export: msg`Exported`,
+  import: msg`Imported`,
+  share: msg`Shared with the client`,
+  answer: msg`Answered by the client`,
+  erase: msg`Deleted`,
+  manage: msg`Managed the practice`,
+});
 const PAGE = 200;
 
 type Asked = {
@@ -95,53 +97,53 @@ export function AuditLogPage() {
   return (
     <>
       <PageHead
-        back={{ to: "/people", children: "Practice" }}
-        title="Activity log"
-        says="Who viewed or changed what. Entries can’t be edited or deleted. Views and changes of one visit within five minutes share an entry."
+        back={{ to: "/people", children: t`Practice` }}
+        title={t`Activity log`}
+        says={t`Who viewed or changed what. Entries can’t be edited or deleted. Views and changes of one visit within five minutes share an entry.`}
       >
         <Download href={`/api/audit-log.csv?${csv}`} file="audit-log.csv">
-          CSV
+          {t`CSV`}
         </Download>
       </PageHead>
       <div className="mb-5 grid gap-3 desk:grid-cols-5">
         <Choice
-          label="Client"
+          label={t`Client`}
           value={asked.client}
           onChange={(client) => ask({ client })}
           options={[
-            { value: "", label: "Every client" },
+            { value: "", label: t`Every client` },
             ...clients.map((client) => ({ value: client.id, label: client.name })),
             ...(asked.client && clients.every((client) => client.id !== asked.client)
-              ? [{ value: asked.client, label: lines[0]?.client || "This client" }]
+              ? [{ value: asked.client, label: lines[0]?.client || t`This client` }]
               : []),
           ]}
         />
         <Choice
-          label="Who"
+          label={t`Who`}
           value={asked.member}
           onChange={(member) => ask({ member })}
           options={[
-            { value: "", label: "Everyone" },
+            { value: "", label: t`Everyone` },
             ...members.map((member) => ({ value: member.id, label: member.name })),
           ]}
         />
         <Choice
-          label="What"
+          label={t`What`}
           value={asked.act}
           onChange={(act) => ask({ act })}
           options={[
-            { value: "", label: "Everything" },
+            { value: "", label: t`Everything` },
             ...Object.entries(ACTS).map(([value, label]) => ({ value, label })),
           ]}
         />
         <LabelledInput
-          label="From"
+          label={t`From`}
           type="date"
           value={asked.since}
           onChange={(event) => ask({ since: event.target.value })}
         />
         <LabelledInput
-          label="To"
+          label={t`To`}
           type="date"
           value={asked.until}
           onChange={(event) => ask({ until: event.target.value })}
@@ -152,12 +154,12 @@ export function AuditLogPage() {
         checked={asked.carried}
         onChange={(carried) => ask({ carried })}
       >
-        Include copies saved for offline work, even if never opened
+        {t`Include copies saved for offline work, even if never opened`}
       </CheckBox>
       <Failure of={trail} />
-      {trail.isPending && <Skeleton lines={10} label="Loading" />}
-      {trail.data && lines.length === 0 && <p className="text-soft">No entries match.</p>}
-      <ol aria-label="Activity log" className="border-b border-hair">
+      {trail.isPending && <Skeleton lines={10} label={t`Loading`} />}
+      {trail.data && lines.length === 0 && <p className="text-soft">{t`No entries match.`}</p>}
+      <ol aria-label={t`Activity log`} className="border-b border-hair">
         {lines.map((line) => (
           <li
             key={line.number}
@@ -177,12 +179,12 @@ export function AuditLogPage() {
       </ol>
       {lines.length === PAGE && (
         <Button className="mt-4" onClick={() => setBefore(lines.at(-1)?.number)}>
-          Earlier entries
+          {t`Earlier entries`}
         </Button>
       )}
       {before !== undefined && (
         <Button look="quiet" className="mt-4 ml-2" onClick={() => setBefore(undefined)}>
-          Latest entries
+          {t`Latest entries`}
         </Button>
       )}
     </>

@@ -1,3 +1,5 @@
+import { msg, t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { type FormEvent, useEffect, useState } from "react";
 import { useInvitations } from "@/shared/api/account";
 import type { Schemas } from "@/shared/api/client";
@@ -8,28 +10,29 @@ import { LabelledInput } from "@/shared/ui/labelled";
 import { Modal } from "@/shared/ui/modal";
 import { Segments } from "@/shared/ui/segments";
 import { Whose } from "@/shared/ui/whose";
+import { said } from "@/shared/words/said";
 
 type Role = Schemas["NewInvitation"]["role"];
 type Made = Schemas["MadeDoor"];
 
-const ROLES: readonly { value: Role; label: string; says: string }[] = [
+const ROLES: readonly { value: Role; label: string; says: string }[] = said([
   {
     value: "practitioner",
-    label: "Practitioner",
-    says: "Works with clients: visits, photos, reports and equipment.",
+    label: msg`Practitioner`,
+    says: msg`Works with clients: visits, photos, reports and equipment.`,
   },
   {
     value: "assistant",
-    label: "Assistant",
-    says: "Manages names, contacts and equipment. No access to visits or health data.",
+    label: msg`Assistant`,
+    says: msg`Manages names, contacts and equipment. No access to visits or health data.`,
   },
   {
     value: "reader",
-    label: "Reader",
-    says: "Sees visit dates and workplace copies. Health data only if an owner grants access.",
+    label: msg`Reader`,
+    says: msg`Sees visit dates and workplace copies. Health data only if an owner grants access.`,
   },
-  { value: "owner", label: "Owner", says: "Full access, including managing the team." },
-];
+  { value: "owner", label: msg`Owner`, says: msg`Full access, including managing the team.` },
+]);
 
 const onDay = (moment: string) => longDate(dayOf(new Date(moment)));
 
@@ -42,7 +45,7 @@ export function Invite({ onDone }: { onDone: () => void }) {
     event.preventDefault();
     invite.mutate({ body: { ...given, role } });
   };
-  if (invite.data) return <Told madeDoor={invite.data} title="Invited" onDone={onDone} />;
+  if (invite.data) return <Told madeDoor={invite.data} title={t`Invited`} onDone={onDone} />;
   const line = (key: keyof typeof given, label: string, type = "text") => (
     <LabelledInput
       label={label}
@@ -58,16 +61,16 @@ export function Invite({ onDone }: { onDone: () => void }) {
     <Modal
       open
       onOpenChange={(open) => !open && onDone()}
-      title="Invite a member"
-      says="They choose their own password with a single-use link, valid for 7 days."
+      title={t`Invite a member`}
+      says={t`They choose their own password with a single-use link, valid for 7 days.`}
     >
       <form onSubmit={submit} className="space-y-4">
-        {line("name", "Name")}
-        {line("title", "Profession or title")}
-        {line("email", "Email", "email")}
+        {line("name", t`Name`)}
+        {line("title", t`Profession or title`)}
+        {line("email", t`Email`, "email")}
         <div>
           <Segments
-            label="Role"
+            label={t`Role`}
             value={role}
             onChange={(value) => setRole(value as Role)}
             choices={ROLES}
@@ -76,7 +79,7 @@ export function Invite({ onDone }: { onDone: () => void }) {
         </div>
         <Failure of={invite} />
         <Button type="submit" look="next" disabled={invite.isPending}>
-          Send invitation
+          {t`Send invitation`}
         </Button>
       </form>
     </Modal>
@@ -92,13 +95,13 @@ export function ResetPassword({
   onDone: () => void;
 }) {
   const { reset } = useInvitations();
-  if (reset.data) return <Told madeDoor={reset.data} title="Link created" onDone={onDone} />;
+  if (reset.data) return <Told madeDoor={reset.data} title={t`Link created`} onDone={onDone} />;
   return (
     <Modal
       open
       onOpenChange={(open) => !open && onDone()}
-      title={`Reset the password of ${member.name}?`}
-      says="Sends a single-use link, valid for one hour. Their current password works until they choose a new one; two-step sign-in stays on."
+      title={t`Reset the password of ${member.name}?`}
+      says={t`Sends a single-use link, valid for one hour. Their current password works until they choose a new one; two-step sign-in stays on.`}
     >
       <Failure of={reset} />
       <div className="flex gap-2">
@@ -107,10 +110,10 @@ export function ResetPassword({
           disabled={reset.isPending}
           onClick={() => reset.mutate({ params: { path: { member_id: member.id } } })}
         >
-          Create link
+          {t`Create link`}
         </Button>
         <Button look="quiet" onClick={onDone}>
-          Cancel
+          {t`Cancel`}
         </Button>
       </div>
     </Modal>
@@ -129,12 +132,16 @@ function Told({ madeDoor, title, onDone }: { madeDoor: Made; title: string; onDo
     <Modal open onOpenChange={(open) => !open && onDone()} title={title}>
       <div className="space-y-4">
         {madeDoor.mailed ? (
-          <p role="status">An email with the link is on its way to {madeDoor.link.email}.</p>
+          <p role="status">
+            <Trans>An email with the link is on its way to {madeDoor.link.email}.</Trans>
+          </p>
         ) : (
           <>
             <p role="status">
-              Email is not set up here. Give this link to {madeDoor.link.email} yourself. It is
-              shown once and works once.
+              <Trans>
+                Email is not set up here. Give this link to {madeDoor.link.email} yourself. It is
+                shown once and works once.
+              </Trans>
             </p>
             <p className="figures bg-deep p-3 break-all select-all">{madeDoor.url}</p>
             <Button
@@ -145,26 +152,26 @@ function Told({ madeDoor, title, onDone }: { madeDoor: Made; title: string; onDo
                   .catch(() => undefined)
               }
             >
-              {copied ? "Copied" : "Copy link"}
+              {copied ? t`Copied` : t`Copy link`}
             </Button>
           </>
         )}
         <Button look="next" onClick={onDone}>
-          Done
+          {t`Done`}
         </Button>
       </div>
     </Modal>
   );
 }
 
-const MAIL: Record<Schemas["WaitingLink"]["letter"], string> = {
-  "": "handed over by hand",
-  waiting: "mail waits to be sent",
-  sending: "mail is being sent",
-  sent: "mail sent",
-  failed: "mail failed",
-  dropped: "mail let go",
-};
+const MAIL: Record<Schemas["WaitingLink"]["letter"], string> = said({
+  "": msg`handed over by hand`,
+  waiting: msg`mail waits to be sent`,
+  sending: msg`mail is being sent`,
+  sent: msg`mail sent`,
+  failed: msg`mail failed`,
+  dropped: msg`mail let go`,
+});
 
 /** Links that wait to be opened. */
 export function Waiting() {
@@ -173,8 +180,8 @@ export function Waiting() {
   const links = waiting.data ?? [];
   if (links.length === 0) return null;
   return (
-    <section aria-label="Pending invitations" className="mt-8">
-      <h2 className="border-b border-ink pb-1 text-lg">Pending invitations</h2>
+    <section aria-label={t`Pending invitations`} className="mt-8">
+      <h2 className="border-b border-ink pb-1 text-lg">{t`Pending invitations`}</h2>
       <ul className="border-b border-hair">
         {links.map((link) => (
           <li
@@ -184,11 +191,13 @@ export function Waiting() {
             <span className="font-semibold">{link.name}</span>
             <span className="figures text-soft">{link.email}</span>
             <span className="text-soft">
-              {link.kind === "reset"
-                ? "Password reset"
-                : ROLES.find(({ value }) => value === link.role)?.label}
-              , until {onDay(link.ends_at)}: {MAIL[link.letter]}
-              {link.trouble && link.letter !== "sent" && `. ${link.trouble}`}
+              <Trans>
+                {link.kind === "reset"
+                  ? t`Password reset`
+                  : ROLES.find(({ value }) => value === link.role)?.label}
+                , until {onDay(link.ends_at)}: {MAIL[link.letter]}
+                {link.trouble && link.letter !== "sent" && `. ${link.trouble}`}
+              </Trans>
             </span>
             <span className="desk:text-right">
               <Button
@@ -199,7 +208,7 @@ export function Waiting() {
                   again.mutate({ params: { path: { door_id: link.id } } }, { onSuccess: setMade })
                 }
               >
-                New link
+                {t`New link`}
                 <Whose>{link.name}</Whose>
               </Button>
               <Button
@@ -207,14 +216,14 @@ export function Waiting() {
                 disabled={withdraw.isPending}
                 onClick={() => withdraw.mutate({ params: { path: { door_id: link.id } } })}
               >
-                Withdraw
+                {t`Withdraw`}
                 <Whose>{link.name}</Whose>
               </Button>
             </span>
           </li>
         ))}
       </ul>
-      {made && <Told madeDoor={made} title="Link created" onDone={() => setMade(null)} />}
+      {made && <Told madeDoor={made} title={t`Link created`} onDone={() => setMade(null)} />}
     </section>
   );
 }

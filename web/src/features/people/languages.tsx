@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useRef } from "react";
 import { Refused } from "@/shared/api/client";
 import { useLanguageDeeds, useLanguages } from "@/shared/api/own";
@@ -12,8 +14,8 @@ export function Languages() {
   const file = useRef<HTMLInputElement>(null);
   const lines = add.error instanceof Refused ? (add.error.problem.lines ?? []) : [];
   return (
-    <section aria-label="Languages for clients’ pages" className="mt-10 max-w-[560px]">
-      <h2 className="border-b border-ink pb-1 text-lg">Languages for clients’ pages</h2>
+    <section aria-label={t`Languages for clients’ pages`} className="mt-10 max-w-[560px]">
+      <h2 className="border-b border-ink pb-1 text-lg">{t`Languages for clients’ pages`}</h2>
       <ul>
         {languages.map((language) => (
           <li
@@ -23,8 +25,8 @@ export function Languages() {
             <span>
               <b lang={language.language}>{language.name}</b>{" "}
               <span className="text-soft">
-                {language.open ? `${language.open} messages not translated` : "complete"}
-                {language.direction === "rtl" && ", right to left"}
+                {language.open ? t`${language.open} messages not translated` : "complete"}
+                {language.direction === "rtl" && t`, right to left`}
               </span>
             </span>
             {!language.built_in && (
@@ -33,7 +35,7 @@ export function Languages() {
                 disabled={drop.isPending}
                 onClick={() => drop.mutate({ params: { path: { language: language.language } } })}
               >
-                Remove {language.name}
+                <Trans>Remove {language.name}</Trans>
               </Button>
             )}
           </li>
@@ -53,17 +55,17 @@ export function Languages() {
       )}
       <div className="mt-3 flex flex-wrap gap-2">
         <Download href="/api/languages/en.json" file="own-page-en.json">
-          Download English for translation
+          {t`Download English for translation`}
         </Download>
         <Button disabled={add.isPending} onClick={() => file.current?.click()}>
-          Add a language…
+          {t`Add a language…`}
         </Button>
         <input
           ref={file}
           type="file"
           accept=".json,application/json"
           className="sr-only"
-          aria-label="Language file"
+          aria-label={t`Language file`}
           tabIndex={-1}
           onChange={(event) => {
             const chosen = event.target.files?.[0];
@@ -73,8 +75,7 @@ export function Languages() {
         />
       </div>
       <p className="mt-2 text-sm text-soft">
-        Translate the messages in the file, set the language, name and direction, and add it here.
-        Anything left out is shown as built in, or in English.
+        {t`Translate the messages in the file, set the language, name and direction, and add it here. Anything left out is shown as built in, or in English.`}
       </p>
     </section>
   );

@@ -54,12 +54,12 @@ test("periods are saved as whole numbers, an empty one as none", async () => {
 test("what is due says what it holds, and is erased for that reason", async () => {
   const { server } = await openPage("/retention", {
     "GET /api/retention": { body: keeping },
-    "DELETE /api/clients/client-1/photographs": {
-      body: { ...keeping.erased[0], what: "photographs" },
+    "DELETE /api/clients/client-1/photos": {
+      body: { ...keeping.erased[0], what: "photos" },
     },
   });
   const due = within(await screen.findByRole("region", { name: "Due for deletion" }));
-  expect(due.getByText(/: 2 photographs/)).toBeTruthy();
+  expect(due.getByText(/: 2 photos/)).toBeTruthy();
   expect(due.getByText(/last 10 January.*due since 10 November/)).toBeTruthy();
   await userEvent.click(due.getByRole("button", { name: "Delete…" }));
   const dialog = within(

@@ -15,6 +15,7 @@ const ines: Member = {
   role: "owner",
   sees_health: true,
   registration: "",
+  language: "",
   has_second_factor: true,
 };
 const rhea: Member = {
@@ -25,6 +26,7 @@ const rhea: Member = {
   role: "reader",
   sees_health: false,
   registration: "",
+  language: "",
   has_second_factor: true,
 };
 const link = {

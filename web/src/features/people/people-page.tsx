@@ -1,3 +1,4 @@
+import { msg, t } from "@lingui/core/macro";
 import { Link } from "@tanstack/react-router";
 import { useState } from "react";
 import { useMe, useMemberChanges, useMembers, usePractice } from "@/shared/api/account";
@@ -11,18 +12,19 @@ import { PageHead } from "@/shared/ui/page-head";
 import { Segments } from "@/shared/ui/segments";
 import { Skeleton } from "@/shared/ui/skeleton";
 import { Whose } from "@/shared/ui/whose";
+import { said } from "@/shared/words/said";
 import { Invite, ResetPassword, Waiting } from "./invite";
 import { Languages } from "./languages";
 import { Restricted } from "./restricted";
 
 type Member = Schemas["MemberView"];
 
-const ROLES: Record<string, string> = {
-  owner: "Owner: full access, manages the team",
-  practitioner: "Practitioner: clients, visits, equipment and settings",
-  assistant: "Assistant: names, contact data and equipment, no health data",
-  reader: "Reader: visit dates and workplace copies",
-};
+const ROLES: Record<string, string> = said({
+  owner: msg`Owner: full access, manages the team`,
+  practitioner: msg`Practitioner: clients, visits, equipment and settings`,
+  assistant: msg`Assistant: names, contact data and equipment, no health data`,
+  reader: msg`Reader: visit dates and workplace copies`,
+});
 
 export function PeoplePage() {
   const me = useMe().data;
@@ -34,28 +36,28 @@ export function PeoplePage() {
   const owns = me?.role === "owner";
   return (
     <>
-      <PageHead title="Practice" says={me?.practice}>
+      <PageHead title={t`Practice`} says={me?.practice}>
         {owns && (
           <>
             <Link to="/audit-log" className="inline-flex min-h-11 items-center px-3 underline">
-              Activity log
+              {t`Activity log`}
             </Link>
             <Link to="/retention" className="inline-flex min-h-11 items-center px-3 underline">
-              Data retention
+              {t`Data retention`}
             </Link>
             <Link to="/status" className="inline-flex min-h-11 items-center px-3 underline">
-              Backups and email
+              {t`Backups and email`}
             </Link>
             <Button look="next" onClick={() => setInviting(true)}>
-              Invite a member
+              {t`Invite a member`}
             </Button>
           </>
         )}
       </PageHead>
       <Failure of={grant} className="mb-4" />
-      {members.isPending && <Skeleton lines={4} label="Loading" />}
-      <h2 className="border-b border-ink pb-1 text-lg">Team</h2>
-      <ul aria-label="Team" className="border-b border-hair">
+      {members.isPending && <Skeleton lines={4} label={t`Loading`} />}
+      <h2 className="border-b border-ink pb-1 text-lg">{t`Team`}</h2>
+      <ul aria-label={t`Team`} className="border-b border-hair">
         {members.data?.map((member) => (
           <li
             key={member.id}
@@ -80,7 +82,7 @@ export function PeoplePage() {
                     })
                   }
                 >
-                  Can view health data
+                  {t`Can view health data`}
                 </CheckBox>
               )}
             </div>
@@ -92,7 +94,7 @@ export function PeoplePage() {
                   disabled={reset.isPending}
                   onClick={() => reset.mutate({ params: { path: { member_id: member.id } } })}
                 >
-                  Reset two-step sign-in
+                  {t`Reset two-step sign-in`}
                   <Whose>{member.name}</Whose>
                 </Button>
               )}
@@ -102,13 +104,13 @@ export function PeoplePage() {
                   className="-ml-4 desk:ml-0"
                   onClick={() => setResetting(member)}
                 >
-                  Reset password
+                  {t`Reset password`}
                   <Whose>{member.name}</Whose>
                 </Button>
               )}
               {owns && member.email !== me?.email && (
                 <Button look="quiet" className="-ml-4 desk:ml-0" onClick={() => setLeaving(member)}>
-                  Remove from team…
+                  {t`Remove from team…`}
                   <Whose>{member.name}</Whose>
                 </Button>
               )}
@@ -127,11 +129,15 @@ export function PeoplePage() {
   );
 }
 
-const SUMS = [
-  ["price_small", "Small purchase", "For example a footrest, cushion or compact keyboard."],
-  ["price_medium", "Medium purchase", "For example a task chair, screen arm or keyboard tray."],
-  ["price_large", "Large purchase", "For example a sit-stand desk."],
-] as const;
+const SUMS = said([
+  ["price_small", msg`Small purchase`, msg`For example a footrest, cushion or compact keyboard.`],
+  [
+    "price_medium",
+    msg`Medium purchase`,
+    msg`For example a task chair, screen arm or keyboard tray.`,
+  ],
+  ["price_large", msg`Large purchase`, msg`For example a sit-stand desk.`],
+]);
 
 const shownSum = (sum: number | null) => (sum === null ? "" : String(sum));
 
@@ -163,7 +169,7 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
   return (
     <form
       className="mt-10 max-w-[560px] space-y-4"
-      aria-label="Settings"
+      aria-label={t`Settings`}
       onSubmit={(event) => {
         event.preventDefault();
         const [price_small = null, price_medium = null, price_large = null] = typed;
@@ -179,14 +185,14 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
         });
       }}
     >
-      <h2 className="border-b border-ink pb-1 text-lg">Settings</h2>
+      <h2 className="border-b border-ink pb-1 text-lg">{t`Settings`}</h2>
       <LabelledInput
-        label="Time zone"
+        label={t`Time zone`}
         list="zones"
         required
         value={zone}
         onChange={(event) => setZone(event.target.value)}
-        help="Dates of visits and signatures use this time zone."
+        help={t`Dates of visits and signatures use this time zone.`}
       />
       <datalist id="zones">
         {Intl.supportedValuesOf("timeZone").map((name) => (
@@ -194,46 +200,45 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
         ))}
       </datalist>
       <div>
-        <p className="mb-1 font-semibold">Date format</p>
+        <p className="mb-1 font-semibold">{t`Date format`}</p>
         <Segments
-          label="Date format"
+          label={t`Date format`}
           value={order}
           onChange={(next) => setOrder(next === "mdy" ? "mdy" : "dmy")}
           choices={[
-            { value: "dmy", label: "Day first, 25/12" },
-            { value: "mdy", label: "Month first, 12/25" },
+            { value: "dmy", label: t`Day first, 25/12` },
+            { value: "mdy", label: t`Month first, 12/25` },
           ]}
         />
         <p className="text-sm text-soft">
-          How typed dates are read, and whether the week starts on Monday or Sunday. Displayed dates
-          show the month in words.
+          {t`How typed dates are read, and whether the week starts on Monday or Sunday. Displayed dates show the month in words.`}
         </p>
       </div>
       <LabelledText
-        label="Letterhead"
+        label={t`Letterhead`}
         rows={3}
         maxLength={500}
         value={letterhead}
         onChange={(event) => setLetterhead(event.target.value)}
-        help="Shown next to the practice’s name on every report: address, opening hours."
+        help={t`Shown next to the practice’s name on every report: address, opening hours.`}
       />
       <LabelledInput
-        label="Contact"
+        label={t`Contact`}
         maxLength={200}
         value={contact}
         onChange={(event) => setContact(event.target.value)}
-        help="A name and phone number for clients’ questions, on every report."
+        help={t`A name and phone number for clients’ questions, on every report.`}
       />
       <LabelledText
-        label="Local wording"
+        label={t`Local wording`}
         rows={3}
         maxLength={2000}
         value={wording}
         onChange={(event) => setWording(event.target.value)}
-        help="Text that local rules or your insurer require on every report."
+        help={t`Text that local rules or your insurer require on every report.`}
       />
       <fieldset className="grid gap-3 desk:grid-cols-2">
-        <legend className="mb-1 font-semibold">Typical prices</legend>
+        <legend className="mb-1 font-semibold">{t`Typical prices`}</legend>
         {SUMS.map(([name, label, help], index) => (
           <LabelledInput
             key={name}
@@ -246,39 +251,39 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
           />
         ))}
         <LabelledInput
-          label="Currency"
+          label={t`Currency`}
           maxLength={8}
           value={currency}
           onChange={(event) => setCurrency(event.target.value)}
-          help="Currency code, for example EUR."
+          help={t`Currency code, for example EUR.`}
         />
       </fieldset>
       <CheckBox checked={second} onChange={setSecond}>
-        Require two-step sign-in for everyone
+        {t`Require two-step sign-in for everyone`}
       </CheckBox>
       <LabelledInput
-        label="Lock after (minutes of inactivity)"
+        label={t`Lock after (minutes of inactivity)`}
         type="number"
         required
         min={1}
         max={240}
         value={idle}
         onChange={(event) => setIdle(event.target.value)}
-        help="Your work is kept; you need your password to continue."
+        help={t`Your work is kept; you need your password to continue.`}
       />
       <LabelledInput
-        label="Offline access (days)"
+        label={t`Offline access (days)`}
         type="number"
         required
         min={1}
         max={60}
         value={days}
         onChange={(event) => setDays(event.target.value)}
-        help="After this many days without contact with the server, a device deletes its copies."
+        help={t`After this many days without contact with the server, a device deletes its copies.`}
       />
       <Failure of={practice} />
       <Button type="submit" disabled={!changed || practice.isPending}>
-        Save
+        {t`Save`}
       </Button>
     </form>
   );
@@ -290,8 +295,8 @@ function Leave({ member, onDone }: { member: Member; onDone: () => void }) {
     <Modal
       open
       onOpenChange={(open) => !open && onDone()}
-      title={`Remove ${member.name} from the team?`}
-      says="They are signed out everywhere immediately and can’t sign in again. Their entries keep their name."
+      title={t`Remove ${member.name} from the team?`}
+      says={t`They are signed out everywhere immediately and can’t sign in again. Their entries keep their name.`}
     >
       <Failure of={remove} />
       <div className="flex gap-2">
@@ -301,10 +306,10 @@ function Leave({ member, onDone }: { member: Member; onDone: () => void }) {
             remove.mutate({ params: { path: { member_id: member.id } } }, { onSuccess: onDone })
           }
         >
-          Remove from team
+          {t`Remove from team`}
         </Button>
         <Button look="quiet" onClick={onDone}>
-          Cancel
+          {t`Cancel`}
         </Button>
       </div>
     </Modal>

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useState } from "react";
 import { useMembers } from "@/shared/api/account";
 import { server } from "@/shared/api/client";
@@ -15,10 +17,10 @@ export function Restricted() {
     members
       .filter((member) => ids.includes(member.id))
       .map((member) => member.name)
-      .join(", ") || "nobody who is still here";
+      .join(", ") || t`nobody who is still here`;
   return (
-    <section aria-label="Clients with restricted access" className="mt-8">
-      <h2 className="border-b border-ink pb-1 text-lg">Clients with restricted access</h2>
+    <section aria-label={t`Clients with restricted access`} className="mt-8">
+      <h2 className="border-b border-ink pb-1 text-lg">{t`Clients with restricted access`}</h2>
       <ul className="border-b border-hair">
         {clients.map((client) => (
           <li
@@ -27,10 +29,12 @@ export function Restricted() {
           >
             <span>
               <b dir="auto">{client.client}</b>{" "}
-              <span className="text-soft">visible to {names(client.members)}</span>
+              <span className="text-soft">
+                <Trans>visible to {names(client.members)}</Trans>
+              </span>
             </span>
             <Button look="quiet" onClick={() => setOpen(client.client_id)}>
-              Change
+              {t`Change`}
               <Whose>{client.client}</Whose>
             </Button>
           </li>

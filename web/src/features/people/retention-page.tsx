@@ -1,3 +1,5 @@
+import { msg, plural, t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useQueryClient } from "@tanstack/react-query";
 import { Link } from "@tanstack/react-router";
 import { useState } from "react";
@@ -8,6 +10,7 @@ import { Button } from "@/shared/ui/button";
 import { Failure, Fetched } from "@/shared/ui/fetched";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { PageHead } from "@/shared/ui/page-head";
+import { said } from "@/shared/words/said";
 import { afterwards, Erase, ProofPaper } from "../clients/erase-client";
 
 type Keeping = Schemas["RetentionView"];
@@ -19,11 +22,11 @@ export function RetentionPage() {
   return (
     <>
       <PageHead
-        back={{ to: "/people", children: "Practice" }}
-        title="Data retention"
-        says="The law and local rules set how long records are kept. Records due for deletion are listed here. You decide; nothing is deleted automatically."
+        back={{ to: "/people", children: t`Practice` }}
+        title={t`Data retention`}
+        says={t`The law and local rules set how long records are kept. Records due for deletion are listed here. You decide; nothing is deleted automatically.`}
       />
-      <Fetched query={keeping} label="Loading">
+      <Fetched query={keeping} label={t`Loading`}>
         {(keeping) => (
           <>
             <Periods key={JSON.stringify(keeping)} keeping={keeping} />
@@ -41,11 +44,11 @@ const isSet = (keeping: Keeping) =>
   keeping.keep_unsigned_years !== null ||
   keeping.keep_photographs_months !== null;
 
-const FIELDS = [
-  ["keep_signed_years", "With a signed report", "years", 100],
-  ["keep_unsigned_years", "Without one", "years", 100],
-  ["keep_photographs_months", "Photos", "months", 1200],
-] as const;
+const FIELDS = said([
+  ["keep_signed_years", msg`With a signed report`, "years", 100],
+  ["keep_unsigned_years", msg`Without one`, "years", 100],
+  ["keep_photographs_months", msg`Photos`, "months", 1200],
+]);
 
 function Periods({ keeping }: { keeping: Keeping }) {
   const queries = useQueryClient();
@@ -57,7 +60,7 @@ function Periods({ keeping }: { keeping: Keeping }) {
   const changed = FIELDS.some(([name], value) => read[value] !== keeping[name]);
   return (
     <form
-      aria-label="Retention periods"
+      aria-label={t`Retention periods`}
       className="max-w-[760px]"
       onSubmit={(event) => {
         event.preventDefault();
@@ -71,7 +74,7 @@ function Periods({ keeping }: { keeping: Keeping }) {
         });
       }}
     >
-      <h2 className="mb-3 border-b border-ink pb-1 text-lg">Retention periods</h2>
+      <h2 className="mb-3 border-b border-ink pb-1 text-lg">{t`Retention periods`}</h2>
       <div className="grid gap-4 desk:grid-cols-3">
         {FIELDS.map(([name, label, unit, most], value) => (
           <LabelledInput
@@ -80,19 +83,18 @@ function Periods({ keeping }: { keeping: Keeping }) {
             type="number"
             min={1}
             max={most}
-            placeholder="no period"
+            placeholder={t`no period`}
             value={typed[value] ?? ""}
             onChange={(event) => setTyped(typed.with(value, event.target.value))}
           />
         ))}
       </div>
       <p className="my-2 text-sm text-soft">
-        Counted from the client’s last visit, entry or signature; for photos, from the last photo.
-        Many rules start the period later for clients under 18: please check this yourself.
+        {t`Counted from the client’s last visit, entry or signature; for photos, from the last photo. Many rules start the period later for clients under 18: please check this yourself.`}
       </p>
       <Failure of={put} />
       <Button type="submit" disabled={!changed || put.isPending}>
-        Save
+        {t`Save`}
       </Button>
     </form>
   );
@@ -101,11 +103,11 @@ function Periods({ keeping }: { keeping: Keeping }) {
 function DueList({ due, set }: { due: readonly Due[]; set: boolean }) {
   const [erasing, setErasing] = useState<Due | null>(null);
   return (
-    <section aria-label="Due for deletion" className="mt-8">
-      <h2 className="border-b border-ink pb-1 text-lg">Due for deletion</h2>
+    <section aria-label={t`Due for deletion`} className="mt-8">
+      <h2 className="border-b border-ink pb-1 text-lg">{t`Due for deletion`}</h2>
       {due.length === 0 && (
         <p className="py-3 text-soft">
-          {set ? "Nothing is due." : "No period is set, so nothing is due."}
+          {set ? t`Nothing is due.` : t`No period is set, so nothing is due.`}
         </p>
       )}
       <ul>
@@ -123,13 +125,15 @@ function DueList({ due, set }: { due: readonly Due[]; set: boolean }) {
               {dueErasure.client}
             </Link>
             <span>
-              {dueErasure.what === "client" ? "Everything" : "Photos"}
+              {dueErasure.what === "client" ? t`Everything` : t`Photos`}
               <span className="figures text-soft">{holds(dueErasure)}</span>
             </span>
             <span className="text-soft">
-              last {longDate(dueErasure.last_on)}, due since {longDate(dueErasure.due_on)}
+              <Trans>
+                last {longDate(dueErasure.last_on)}, due since {longDate(dueErasure.due_on)}
+              </Trans>
             </span>
-            <Button onClick={() => setErasing(dueErasure)}>Delete…</Button>
+            <Button onClick={() => setErasing(dueErasure)}>{t`Delete…`}</Button>
           </li>
         ))}
       </ul>
@@ -148,25 +152,25 @@ function DueList({ due, set }: { due: readonly Due[]; set: boolean }) {
 
 function holds({ signed, photographs }: Due): string {
   const said = [
-    signed > 0 && `${signed} signed ${signed === 1 ? "report" : "reports"}`,
-    photographs > 0 && `${photographs} ${photographs === 1 ? "photograph" : "photographs"}`,
+    signed > 0 && plural(signed, { one: "# signed report", other: "# signed reports" }),
+    photographs > 0 && plural(photographs, { one: "# photo", other: "# photos" }),
   ].filter(Boolean);
   return said.length ? `: ${said.join(", ")}` : "";
 }
 
-const REASONS: Record<string, string> = {
-  asked: "the client asked",
-  due: "its time was over",
-  mistake: "made by mistake",
-};
+const REASONS: Record<string, string> = said({
+  asked: msg`the client asked`,
+  due: msg`its time was over`,
+  mistake: msg`made by mistake`,
+});
 
 function Erased({ erased }: { erased: readonly Schemas["ErasureView"][] }) {
   if (erased.length === 0) return null;
   return (
-    <section aria-label="Deleted" className="mt-8">
-      <h2 className="border-b border-ink pb-1 text-lg">Deleted</h2>
+    <section aria-label={t`Deleted`} className="mt-8">
+      <h2 className="border-b border-ink pb-1 text-lg">{t`Deleted`}</h2>
       <p className="py-2 text-sm text-soft">
-        Kept as proof, without names. A name typed for a certificate is not stored.
+        {t`Kept as proof, without names. A name typed for a certificate is not stored.`}
       </p>
       <ul>
         {erased.map((erasure) => (
@@ -190,7 +194,7 @@ function OneErased({ erasure }: { erasure: Schemas["ErasureView"] }) {
         </p>
         {!printing && (
           <Button look="quiet" onClick={() => setPrinting(true)}>
-            Certificate…
+            {t`Certificate…`}
           </Button>
         )}
       </div>
@@ -198,7 +202,7 @@ function OneErased({ erasure }: { erasure: Schemas["ErasureView"] }) {
       {printing && (
         <div className="mt-2 flex max-w-[560px] flex-wrap items-end gap-3">
           <LabelledInput
-            label="Name on the certificate"
+            label={t`Name on the certificate`}
             maxLength={200}
             value={name}
             onChange={(event) => setName(event.target.value)}

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Download as Arrow, Copy } from "lucide-react";
 import { useState } from "react";
 import { useMe, useSecondFactor } from "@/shared/api/account";
@@ -16,11 +18,10 @@ export function SecondFactor() {
   const codes = set.data?.codes;
   if (codes)
     return (
-      <section aria-label="Two-step sign-in" className="space-y-4">
-        <h2 className="border-b border-ink pb-1 text-lg">Recovery codes</h2>
+      <section aria-label={t`Two-step sign-in`} className="space-y-4">
+        <h2 className="border-b border-ink pb-1 text-lg">{t`Recovery codes`}</h2>
         <p>
-          Store these somewhere other than your phone. Each code works once if you lose your
-          authenticator. They won’t be shown again.
+          {t`Store these somewhere other than your phone. Each code works once if you lose your authenticator. They won’t be shown again.`}
         </p>
         <ul className="figures grid grid-cols-1 gap-1 border border-hair p-3">
           {codes.map((code) => (
@@ -38,13 +39,13 @@ export function SecondFactor() {
             void settle();
           }}
         >
-          I have saved them
+          {t`I have saved them`}
         </Button>
       </section>
     );
   const secret = (
     <LabelledInput
-      label="Your password"
+      label={t`Your password`}
       type="password"
       autoComplete="current-password"
       value={password}
@@ -53,17 +54,19 @@ export function SecondFactor() {
   );
   const error = set.error ?? drop.error ?? offer.error;
   return (
-    <section aria-label="Two-step sign-in" className="space-y-4">
-      <h2 className="border-b border-ink pb-1 text-lg">Two-step sign-in</h2>
+    <section aria-label={t`Two-step sign-in`} className="space-y-4">
+      <h2 className="border-b border-ink pb-1 text-lg">{t`Two-step sign-in`}</h2>
       {error && <Notice role="alert">{error.message}</Notice>}
       {me.has_second_factor ? (
         <>
           <p>
-            On: you sign in with a code from your authenticator app. {me.recovery_left} recovery
-            codes are left.
+            <Trans>
+              On: you sign in with a code from your authenticator app. {me.recovery_left} recovery
+              codes are left.
+            </Trans>
           </p>
           {me.second_factor ? (
-            <p className="text-sm text-soft">Your practice requires this.</p>
+            <p className="text-sm text-soft">{t`Your practice requires this.`}</p>
           ) : (
             <>
               {secret}
@@ -73,7 +76,7 @@ export function SecondFactor() {
                   drop.mutate({ body: { password } }, { onSuccess: () => setPassword("") })
                 }
               >
-                Turn off
+                {t`Turn off`}
               </Button>
             </>
           )}
@@ -86,15 +89,15 @@ export function SecondFactor() {
             set.mutate({ body: { secret: offer.data.secret, code, password } });
           }}
         >
-          <p>Scan this with an authenticator app on your phone, or type in the letters.</p>
+          <p>{t`Scan this with an authenticator app on your phone, or type in the letters.`}</p>
           <img
-            alt="Set-up key to scan"
+            alt={t`Set-up key to scan`}
             className="size-52 bg-white p-2"
             src={`data:image/svg+xml;utf8,${encodeURIComponent(offer.data.svg)}`}
           />
           <p className="figures break-all">{offer.data.secret}</p>
           <LabelledInput
-            label="First code"
+            label={t`First code`}
             inputMode="numeric"
             autoComplete="one-time-code"
             value={code}
@@ -102,14 +105,14 @@ export function SecondFactor() {
           />
           {secret}
           <Button type="submit" look="next" disabled={!code || !password || set.isPending}>
-            Turn on
+            {t`Turn on`}
           </Button>
         </form>
       ) : (
         <>
-          <p>Off: sign-in needs only your password.</p>
+          <p>{t`Off: sign-in needs only your password.`}</p>
           <Button disabled={offer.isPending} onClick={() => offer.mutate({})}>
-            Set up
+            {t`Set up`}
           </Button>
         </>
       )}
@@ -129,16 +132,16 @@ function TakeAlong({ codes }: { codes: readonly string[] }) {
   return (
     <div className="flex flex-wrap items-center gap-2">
       <Button onClick={() => void copy()}>
-        <Copy size={16} aria-hidden="true" /> Copy
+        <Copy size={16} aria-hidden="true" /> {t`Copy`}
       </Button>
       <Button
         onClick={() => saveAs(new Blob([text], { type: "text/plain" }), "recovery-codes.txt")}
       >
-        <Arrow size={16} aria-hidden="true" /> Save as file
+        <Arrow size={16} aria-hidden="true" /> {t`Save as file`}
       </Button>
       <span role="status" className="text-sm">
-        {copied && "Copied."}
-        {copied === false && "This browser can’t copy. Save the file, or write the codes down."}
+        {copied && t`Copied.`}
+        {copied === false && t`This browser can’t copy. Save the file, or write the codes down.`}
       </span>
     </div>
   );

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useQueryClient } from "@tanstack/react-query";
 import { Link } from "@tanstack/react-router";
 import { type Schemas, server } from "@/shared/api/client";
@@ -8,6 +10,7 @@ import { Fetched } from "@/shared/ui/fetched";
 import { Notice } from "@/shared/ui/notice";
 import { PageHead } from "@/shared/ui/page-head";
 import { Whose } from "@/shared/ui/whose";
+import { decimal } from "@/shared/words/language";
 
 type Running = Schemas["Running"];
 
@@ -19,11 +22,11 @@ export function StatusPage() {
   return (
     <>
       <PageHead
-        back={{ to: "/people", children: "Practice" }}
-        title="Backups and email"
-        says="Status of background tasks."
+        back={{ to: "/people", children: t`Practice` }}
+        title={t`Backups and email`}
+        says={t`Status of background tasks.`}
       />
-      <Fetched query={running} label="Loading">
+      <Fetched query={running} label={t`Loading`}>
         {(running) => <Shown running={running} />}
       </Fetched>
     </>
@@ -34,55 +37,61 @@ function Shown({ running }: { running: Running }) {
   const { last_backup: last } = running;
   return (
     <>
-      <section aria-label="Backups">
-        <h2 className="border-b border-ink pb-1 text-lg">Backups</h2>
+      <section aria-label={t`Backups`}>
+        <h2 className="border-b border-ink pb-1 text-lg">{t`Backups`}</h2>
         {running.backup_trouble && (
           <Notice role="alert" className="mt-3">
-            Backup failed on {moment(running.backup_trouble.at)}: {running.backup_trouble.detail}
+            <Trans>
+              Backup failed on {moment(running.backup_trouble.at)}: {running.backup_trouble.detail}
+            </Trans>
           </Notice>
         )}
         {running.late && !running.backup_trouble && (
           <Notice role="alert" className="mt-3">
             {last
-              ? `Last backup: ${moment(last.at)}. That is too old. Contact your administrator.`
-              : "No backup yet. The first one runs tonight; contact your administrator if it doesn’t."}
+              ? t`Last backup: ${moment(last.at)}. That is too old. Contact your administrator.`
+              : t`No backup yet. The first one runs tonight; contact your administrator if it doesn’t.`}
           </Notice>
         )}
         <p className="py-3">
           {last && (
-            <>
+            <Trans>
               Last <b>{moment(last.at)}</b>,{" "}
-              <span className="figures">{(last.size / 1e6).toFixed(1)} MB</span>, encrypted and read
+              <span className="figures">{decimal(last.size / 1e6)} MB</span>, encrypted and read
               back.{" "}
-            </>
+            </Trans>
           )}
           {running.backups
-            ? `Backups are kept for ${running.kept_days} days; deleted data is gone from them after that.`
-            : "This program makes no backups here. Ask your administrator how they are made."}
+            ? t`Backups are kept for ${running.kept_days} days; deleted data is gone from them after that.`
+            : t`This program makes no backups here. Ask your administrator how they are made.`}
         </p>
       </section>
-      <section aria-label="Failed email" className="mt-6">
-        <h2 className="border-b border-ink pb-1 text-lg">Failed email</h2>
-        {running.failed.length === 0 && <p className="py-3 text-soft">None.</p>}
+      <section aria-label={t`Failed email`} className="mt-6">
+        <h2 className="border-b border-ink pb-1 text-lg">{t`Failed email`}</h2>
+        {running.failed.length === 0 && <p className="py-3 text-soft">{t`None.`}</p>}
         <ul>
           {running.failed.map((failedMail) => (
             <Failed key={failedMail.id} mail={failedMail} />
           ))}
         </ul>
       </section>
-      <section aria-label="Background tasks" className="mt-6">
-        <h2 className="border-b border-ink pb-1 text-lg">Background tasks</h2>
+      <section aria-label={t`Background tasks`} className="mt-6">
+        <h2 className="border-b border-ink pb-1 text-lg">{t`Background tasks`}</h2>
         {running.worker_lost && (
           <Notice role="alert" className="mt-3">
-            {running.worker_heard
-              ? `Background tasks have not run since ${moment(running.worker_heard)}.`
-              : "Background tasks have never run."}{" "}
-            No email, backup or export can be made until they run. Contact your administrator.
+            <Trans>
+              {running.worker_heard
+                ? t`Background tasks have not run since ${moment(running.worker_heard)}.`
+                : t`Background tasks have never run.`}{" "}
+              No email, backup or export can be made until they run. Contact your administrator.
+            </Trans>
           </Notice>
         )}
         <p className="figures py-3">
-          {running.waiting} waiting, {running.failed_jobs} failed, in the whole installation. Gentle
-          Plumb {running.version}.
+          <Trans>
+            {running.waiting} waiting, {running.failed_jobs} failed, in the whole installation.
+            Gentle Plumb {running.version}.
+          </Trans>
         </p>
       </section>
     </>
@@ -107,11 +116,11 @@ function Failed({ mail }: { mail: Running["failed"][number] }) {
               params={{ clientId: mail.client_id }}
               className="inline-flex min-h-11 items-center px-3 underline"
             >
-              Send it again from the client’s page
+              {t`Send it again from the client’s page`}
             </Link>
           ) : (
             <Link to="/people" className="inline-flex min-h-11 items-center px-3 underline">
-              Create a new link under Practice
+              {t`Create a new link under Practice`}
             </Link>
           )}
           <Button
@@ -119,7 +128,7 @@ function Failed({ mail }: { mail: Running["failed"][number] }) {
             disabled={letGo.isPending}
             onClick={() => letGo.mutate({ params: { path: { mail_id: mail.id } } })}
           >
-            Dismiss
+            {t`Dismiss`}
             <Whose>{mail.to}</Whose>
           </Button>
         </span>

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { useState } from "react";
 import { useMe } from "@/shared/api/account";
 import type { Schemas } from "@/shared/api/client";
@@ -31,15 +32,15 @@ export function RulesPage() {
   const [draft, setDraft] = useState<Draft | null>(null);
   const head = (
     <PageHead
-      title="Practice defaults"
-      says="Where methods differ, set your practice’s default; any visit can depart from it. Visits already started are not affected."
+      title={t`Practice defaults`}
+      says={t`Where methods differ, set your practice’s default; any visit can depart from it. Visits already started are not affected.`}
     />
   );
   if (!rules.data)
     return (
       <>
         {head}
-        <Skeleton lines={10} label="Loading" />
+        <Skeleton lines={10} label={t`Loading`} />
       </>
     );
   const { questions, bundles } = rules.data;
@@ -48,8 +49,8 @@ export function RulesPage() {
     <div className="max-w-[1040px]">
       {head}
       <div className="grid gap-8 desk:grid-cols-[260px_minmax(0,1fr)]">
-        <section aria-label="Rule sets">
-          <h2 className="border-b border-ink pb-1 font-semibold">Rule sets</h2>
+        <section aria-label={t`Rule sets`}>
+          <h2 className="border-b border-ink pb-1 font-semibold">{t`Rule sets`}</h2>
           <ul>
             {bundles.map((bundle) => (
               <li key={bundle.id} className="border-b border-hair">
@@ -61,7 +62,7 @@ export function RulesPage() {
                 >
                   <b>{bundle.name}</b>
                   <span className="block text-sm text-soft">
-                    {bundle.is_default ? "Default for new visits. " : ""}
+                    {bundle.is_default ? t`Default for new visits. ` : ""}
                     {many(Object.keys(bundle.choices).length)}
                   </span>
                 </button>
@@ -69,7 +70,7 @@ export function RulesPage() {
             ))}
           </ul>
           {bundles.length === 0 && (
-            <p className="py-2 text-sm text-soft">None yet. Visits use the standard options.</p>
+            <p className="py-2 text-sm text-soft">{t`None yet. Visits use the standard options.`}</p>
           )}
           {mayWrite && (
             <Button
@@ -77,7 +78,7 @@ export function RulesPage() {
               className="mt-3 w-full"
               onClick={() => setDraft(BLANK)}
             >
-              New rule set
+              {t`New rule set`}
             </Button>
           )}
         </section>
@@ -109,14 +110,14 @@ function opened(ruleSet: Bundle): Draft {
 }
 
 function many(count: number): string {
-  return count === 0 ? "the standard options" : `${count} changed`;
+  return count === 0 ? t`the standard options` : t`${count} changed`;
 }
 
 /** What holds where nobody has chosen otherwise. */
 function Usual({ questions }: { questions: readonly Question[] }) {
   return (
-    <section aria-label="Standard options">
-      <h2 className="border-b border-ink pb-1 font-semibold">Standard options</h2>
+    <section aria-label={t`Standard options`}>
+      <h2 className="border-b border-ink pb-1 font-semibold">{t`Standard options`}</h2>
       <dl>
         {questions.map((question) => {
           const policyOption = question.positions.find(
@@ -168,7 +169,7 @@ function Editor({
       { params: { path: { bundle_id: id } } },
       {
         onSuccess: () => {
-          saidWithUndo(`“${draft.name}” was deleted.`, () =>
+          saidWithUndo(t`“${draft.name}” was deleted.`, () =>
             add.mutateAsync({ body: { id, ...body } }),
           );
           onDone();
@@ -186,7 +187,7 @@ function Editor({
   };
   return (
     <form
-      aria-label="Rule set"
+      aria-label={t`Rule set`}
       className="space-y-4"
       onSubmit={(event) => {
         event.preventDefault();
@@ -194,7 +195,7 @@ function Editor({
       }}
     >
       <LabelledInput
-        label="Name"
+        label={t`Name`}
         value={draft.name}
         readOnly={!mayWrite}
         onChange={(event) => onChange({ ...draft, name: event.target.value })}
@@ -204,7 +205,7 @@ function Editor({
         disabled={!mayWrite}
         onChange={(isDefault) => onChange({ ...draft, isDefault })}
       >
-        Use for new visits
+        {t`Use for new visits`}
       </CheckBox>
       <div>
         {questions.map((question) => (
@@ -231,13 +232,13 @@ function Editor({
       <div className="sticky bottom-0 flex gap-2 bg-ground py-3">
         {mayWrite && (
           <Button look="next" type="submit" disabled={!draft.name.trim()}>
-            Save
+            {t`Save`}
           </Button>
         )}
-        <Button onClick={onDone}>Close</Button>
+        <Button onClick={onDone}>{t`Close`}</Button>
         {mayWrite && draft.id !== null && (
           <Button look="quiet" className="ml-auto" onClick={remove}>
-            Delete
+            {t`Delete`}
           </Button>
         )}
       </div>
@@ -260,11 +261,11 @@ function Pick({
 }) {
   const usual = question.positions.find((position) => position.id === question.default);
   const chosen = question.positions.find((position) => position.id === at);
-  const name = standing ? `${question.label}, standing` : question.label;
+  const name = standing ? t`${question.label}, standing` : question.label;
   return (
     <div className="grid items-center gap-x-3 gap-y-1 py-1 desk:grid-cols-[220px_1fr]">
       <span className={standing ? "pl-4 text-sm text-soft" : "font-semibold"}>
-        {standing ? "standing alone" : question.label}
+        {standing ? t`standing alone` : question.label}
       </span>
       <span>
         <Select
@@ -274,7 +275,7 @@ function Pick({
           onChange={onChange}
           className="w-full"
           options={[
-            { value: "", label: standing ? "as seated" : `standard: ${usual?.label}` },
+            { value: "", label: standing ? t`as seated` : t`standard: ${usual?.label ?? ""}` },
             ...question.positions.map((position) => ({
               value: position.id,
               label: position.label,

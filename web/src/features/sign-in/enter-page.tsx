@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Link } from "@tanstack/react-router";
 import { type FormEvent, useEffect, useState } from "react";
 import { server } from "@/shared/api/client";
@@ -24,7 +26,7 @@ export function EnterPage() {
   const [password, setPassword] = useState("");
   const [again, setAgain] = useState("");
   const { mutate } = look;
-  useTitle("Choose your password");
+  useTitle(t`Choose your password`);
   useEffect(() => {
     if (token) mutate({ body: { token } });
   }, [token, mutate]);
@@ -41,60 +43,60 @@ export function EnterPage() {
         <div className="mb-8 flex items-end gap-4">
           <Logo size={34} />
           <div>
-            <h1 className="text-2xl">Gentle Plumb</h1>
-            <p className="text-soft">{door?.practice ?? "Workstations fitted to the person."}</p>
+            <h1 className="text-2xl">{t`Gentle Plumb`}</h1>
+            <p className="text-soft">{door?.practice ?? t`Workstations fitted to the person.`}</p>
           </div>
         </div>
         {over && (
           <>
             <Notice role="alert" className="mb-4">
-              {look.error?.message ?? "This link is incomplete. Open it again from the email."}
+              {look.error?.message ?? t`This link is incomplete. Open it again from the email.`}
             </Notice>
             <ToSignIn />
           </>
         )}
-        {!over && !door && <Skeleton lines={4} label="Loading" />}
+        {!over && !door && <Skeleton lines={4} label={t`Loading`} />}
         {door && enter.isSuccess && (
           <>
             <Notice role="status" className="mb-4">
-              Your password has been set. Sign in with {door.email}.
+              <Trans>Your password has been set. Sign in with {door.email}.</Trans>
             </Notice>
             <ToSignIn />
           </>
         )}
         {door && !enter.isSuccess && (
-          <form onSubmit={submit} className="space-y-4" aria-label="Choose your password">
+          <form onSubmit={submit} className="space-y-4" aria-label={t`Choose your password`}>
             <p>
               {door.kind === "invitation"
-                ? `Welcome, ${door.name}. Choose the password you will sign in with.`
-                : `Choose a new password, ${door.name}. You will be signed out everywhere.`}
+                ? t`Welcome, ${door.name}. Choose the password you will sign in with.`
+                : t`Choose a new password, ${door.name}. You will be signed out everywhere.`}
             </p>
             <LabelledInput
-              label="Email"
+              label={t`Email`}
               type="email"
               autoComplete="username"
               readOnly
               value={door.email}
             />
             <LabelledInput
-              label="Password"
+              label={t`Password`}
               type="password"
               autoComplete="new-password"
               required
               minLength={12}
-              help="At least 12 characters, hard to guess. Several unrelated words work well."
+              help={t`At least 12 characters, hard to guess. Several unrelated words work well.`}
               value={password}
               onChange={(event) => setPassword(event.target.value)}
             />
             <LabelledInput
-              label="Repeat password"
+              label={t`Repeat password`}
               type="password"
               autoComplete="new-password"
               required
               value={again}
               onChange={(event) => setAgain(event.target.value)}
             />
-            {differs && <p role="alert">The passwords don’t match.</p>}
+            {differs && <p role="alert">{t`The passwords don’t match.`}</p>}
             <Failure of={enter} />
             <Button
               type="submit"
@@ -102,7 +104,7 @@ export function EnterPage() {
               className="w-full"
               disabled={enter.isPending || password !== again}
             >
-              Set password
+              {t`Set password`}
             </Button>
           </form>
         )}
@@ -114,7 +116,7 @@ export function EnterPage() {
 function ToSignIn() {
   return (
     <Link to="/" className="inline-flex min-h-11 items-center underline">
-      Go to sign-in
+      {t`Go to sign-in`}
     </Link>
   );
 }

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { type FormEvent, useState } from "react";
 import { server } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
@@ -24,27 +26,28 @@ export function Forgotten({ email, mails }: { email: string; mails: boolean }) {
           setOpen(true);
         }}
       >
-        Forgotten your password?
+        {t`Forgotten your password?`}
       </Button>
     );
   if (!mails)
     return (
       <Notice className="mt-4">
-        Ask an owner of your practice for a reset link. If nobody can sign in, ask your
-        administrator.
+        {t`Ask an owner of your practice for a reset link. If nobody can sign in, ask your administrator.`}
       </Notice>
     );
   if (ask.isSuccess)
     return (
       <Notice role="status" className="mt-4">
-        If {address} has an account here, an email with a single-use link is on its way. It is valid
-        for one hour.
+        <Trans>
+          If {address} has an account here, an email with a single-use link is on its way. It is
+          valid for one hour.
+        </Trans>
       </Notice>
     );
   return (
-    <form onSubmit={submit} className="mt-6 space-y-4" aria-label="Forgotten password">
+    <form onSubmit={submit} className="mt-6 space-y-4" aria-label={t`Forgotten password`}>
       <LabelledInput
-        label="Email"
+        label={t`Email`}
         type="email"
         autoComplete="username"
         required
@@ -53,7 +56,7 @@ export function Forgotten({ email, mails }: { email: string; mails: boolean }) {
       />
       <Failure of={ask} />
       <Button type="submit" disabled={ask.isPending}>
-        Send link
+        {t`Send link`}
       </Button>
     </form>
   );

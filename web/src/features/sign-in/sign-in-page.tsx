@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { type FormEvent, type ReactNode, useState } from "react";
 import { useSignIn, useWelcome } from "@/shared/api/account";
 import { Refused } from "@/shared/api/client";
@@ -32,14 +33,14 @@ export function SignInPage({ notice }: { notice?: ReactNode }) {
         <div className="mb-8 flex items-end gap-4">
           <Logo size={34} />
           <div>
-            <h1 className="text-2xl">Gentle Plumb</h1>
-            <p className="text-soft">Workstations fitted to the person.</p>
+            <h1 className="text-2xl">{t`Gentle Plumb`}</h1>
+            <p className="text-soft">{t`Workstations fitted to the person.`}</p>
           </div>
         </div>
-        <form onSubmit={submit} className="space-y-4" aria-label="Sign in">
+        <form onSubmit={submit} className="space-y-4" aria-label={t`Sign in`}>
           {notice}
           <LabelledInput
-            label="Email"
+            label={t`Email`}
             type="email"
             autoComplete="username"
             required
@@ -47,7 +48,7 @@ export function SignInPage({ notice }: { notice?: ReactNode }) {
             onChange={(event) => setEmail(event.target.value)}
           />
           <LabelledInput
-            label="Password"
+            label={t`Password`}
             type="password"
             autoComplete="current-password"
             required
@@ -56,27 +57,27 @@ export function SignInPage({ notice }: { notice?: ReactNode }) {
           />
           {asked && (
             <LabelledInput
-              label="Code"
+              label={t`Code`}
               inputMode="numeric"
               autoComplete="one-time-code"
               maxLength={40}
               autoFocus
               value={code}
               onChange={(event) => setCode(event.target.value)}
-              help="The 6 digits from your authenticator app, or a recovery code."
+              help={t`The 6 digits from your authenticator app, or a recovery code.`}
             />
           )}
           <Failure of={signIn} />
           <Button type="submit" look="next" className="w-full" disabled={signIn.isPending}>
-            Sign in
+            {t`Sign in`}
           </Button>
         </form>
         {welcome && <Forgotten email={email} mails={welcome.mails ?? false} />}
         {welcome && (welcome.demo?.length ?? 0) > 0 && (
-          <section className="mt-10 border-t border-hair pt-4" aria-label="Demo">
-            <h2 className="mb-1">Demo: choose an account</h2>
+          <section className="mt-10 border-t border-hair pt-4" aria-label={t`Demo`}>
+            <h2 className="mb-1">{t`Demo: choose an account`}</h2>
             <p className="mb-2 text-sm text-soft">
-              All demo data is fictional. Choose an account to fill in the form.
+              {t`All demo data is fictional. Choose an account to fill in the form.`}
             </p>
             {welcome.demo?.map((person) => (
               <button

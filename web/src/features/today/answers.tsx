@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Link } from "@tanstack/react-router";
 import { ROUND_WORDS, useChecks } from "@/shared/api/own";
 import { shortDate } from "@/shared/dates";
@@ -8,7 +10,7 @@ export function Answers({ words, grave }: { words: string; grave: boolean }) {
   const checks = (useChecks().data ?? []).filter(
     (one) => (one.level === "stop") === grave && matches(words, one.client),
   );
-  const title = grave ? "Clients advised to seek care" : "Answers to review";
+  const title = grave ? t`Clients advised to seek care` : t`Answers to review`;
   if (checks.length === 0) return null;
   return (
     <section className="mb-8" aria-label={title}>
@@ -30,7 +32,9 @@ export function Answers({ words, grave }: { words: string; grave: boolean }) {
               {check.client}
             </Link>
             <span className="text-sm text-soft">
-              {ROUND_WORDS[check.round]}, sent {shortDate(check.sent_at)}
+              <Trans>
+                {ROUND_WORDS[check.round]}, sent {shortDate(check.sent_at)}
+              </Trans>
             </span>
             <span
               className={

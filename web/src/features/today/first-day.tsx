@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { Link } from "@tanstack/react-router";
 import { useState } from "react";
 import { useMe } from "@/shared/api/account";
@@ -12,38 +13,38 @@ export function missingOf(me: Schemas["Me"]): { to: string; what: string; why: s
     {
       missing: me.letterhead === "",
       to: "/people",
-      what: "Letterhead",
-      why: "the practice’s address, on every paper",
+      what: t`Letterhead`,
+      why: t`the practice’s address, on every paper`,
     },
     {
       missing: me.contact === "",
       to: "/people",
-      what: "Contact",
-      why: "a name and number for clients’ questions, on every paper",
+      what: t`Contact`,
+      why: t`a name and number for clients’ questions, on every paper`,
     },
     {
       missing: me.title === "",
       to: "/account",
-      what: "Your profession",
-      why: "it stands under your signature",
+      what: t`Your profession`,
+      why: t`it stands under your signature`,
     },
     {
       missing: me.registration === "",
       to: "/account",
-      what: "Your registration number",
-      why: "beside your signature, if your register gives you one",
+      what: t`Your registration number`,
+      why: t`beside your signature, if your register gives you one`,
     },
     {
       missing: me.currency === "",
       to: "/people",
-      what: "Typical prices",
-      why: "so that plans can say what a purchase comes to",
+      what: t`Typical prices`,
+      why: t`so that plans can say what a purchase comes to`,
     },
     {
       missing: !me.has_second_factor,
       to: "/account",
-      what: "Two-step sign-in for your account",
-      why: "so that a stolen password opens nothing",
+      what: t`Two-step sign-in for your account`,
+      why: t`so that a stolen password opens nothing`,
     },
   ];
   return each.filter((one) => one.missing);
@@ -58,8 +59,8 @@ export function FirstDay() {
   // papers are complete without the rest, which alone is no reason to ask
   if (!missing.some(({ what }) => /^(Letterhead|Whom|Your profession)/.test(what))) return null;
   return (
-    <section aria-label="Before your first report" className="mb-8 max-w-[760px]">
-      <h2 className="border-b border-ink pb-1 text-lg">Before your first report</h2>
+    <section aria-label={t`Before your first report`} className="mb-8 max-w-[760px]">
+      <h2 className="border-b border-ink pb-1 text-lg">{t`Before your first report`}</h2>
       <ul>
         {missing.map(({ to, what, why }) => (
           <li key={what} className="border-b border-hair py-2">
@@ -70,10 +71,9 @@ export function FirstDay() {
           </li>
         ))}
         <li className="border-b border-hair py-2">
-          <b>Two key files</b>
+          <b>{t`Two key files`}</b>
           <span className="text-soft">
-            : keep copies of backup.key and secrets.key somewhere safe, away from the server.
-            Without backup.key, backups can’t be opened.
+            {t`: keep copies of backup.key and secrets.key somewhere safe, away from the server. Without backup.key, backups can’t be opened.`}
           </span>
         </li>
       </ul>
@@ -85,7 +85,7 @@ export function FirstDay() {
           setLater(true);
         }}
       >
-        Not now
+        {t`Not now`}
       </Button>
     </section>
   );

@@ -1,3 +1,5 @@
+import { msg, plural, t } from "@lingui/core/macro";
+import { Plural, Trans } from "@lingui/react/macro";
 import { Link } from "@tanstack/react-router";
 import { type FormEvent, useEffect, useState } from "react";
 import { useStore } from "zustand";
@@ -14,6 +16,7 @@ import { countWaiting, waiting } from "@/shared/device/words";
 import { Button } from "@/shared/ui/button";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Notice } from "@/shared/ui/notice";
+import { said } from "@/shared/words/said";
 import type { Line } from "./visits";
 
 /** What is only on this device: in which visits, what it waits for, and until when it is kept. */
@@ -28,16 +31,16 @@ export function OnThisDevice({ lines }: { lines: readonly Line[] }) {
     <>
       {(away || !nothing) && (
         <section
-          aria-label="On this device"
+          aria-label={t`On this device`}
           className="mb-8 border-l-4 border-ink bg-deep px-4 py-3"
         >
-          <h2 className="text-lg">On this device</h2>
+          <h2 className="text-lg">{t`On this device`}</h2>
           <p className="text-sm">
             {away
-              ? "Offline. You can work on today’s visits and any opened before; changes are encrypted on this device."
-              : "Not sent yet."}
+              ? t`Offline. You can work on today’s visits and any opened before; changes are encrypted on this device.`
+              : t`Not sent yet.`}
             {!nothing &&
-              ` Kept here for ${days === 1 ? "a day" : `${days} days`}; deleted if you sign out.`}
+              t` Kept here for ${plural(days, { one: "a day", other: "# days" })}; deleted if you sign out.`}
           </p>
           <ul>
             {[...each].map(([id, { unsent, open }]) => (
@@ -47,7 +50,7 @@ export function OnThisDevice({ lines }: { lines: readonly Line[] }) {
                   params={{ visitId: id, step: "ask" }}
                   className="flex min-h-11 items-center justify-between gap-4 border-t border-hair"
                 >
-                  <b>{lines.find((line) => line.id === id)?.client ?? "A visit"}</b>
+                  <b>{lines.find((line) => line.id === id)?.client ?? t`A visit`}</b>
                   <span className="figures text-sm">{saysOf(unsent, open)}</span>
                 </Link>
               </li>
@@ -55,17 +58,22 @@ export function OnThisDevice({ lines }: { lines: readonly Line[] }) {
           </ul>
           {count > 0 && (
             <p className="figures border-t border-hair pt-2 text-sm">
-              {count === 1 ? "1 step" : `${count} steps`} waiting to be sent: new clients, visits
-              and photos.
+              <Plural
+                value={count}
+                one="# step waiting to be sent: new clients, visits and photos."
+                other="# steps waiting to be sent: new clients, visits and photos."
+              />
             </p>
           )}
           {refused.map(({ name, what, says }) => (
             <Notice key={name} role="alert" className="mt-2">
               <p>
-                {NAMES[what.kind]} was not accepted: {says}
+                <Trans>
+                  {NAMES[what.kind]} was not accepted: {says}
+                </Trans>
               </p>
               <Button className="mt-1" onClick={() => void letGoRefused(name)}>
-                Dismiss
+                {t`Dismiss`}
               </Button>
             </Notice>
           ))}
@@ -76,19 +84,19 @@ export function OnThisDevice({ lines }: { lines: readonly Line[] }) {
   );
 }
 
-const NAMES = {
-  client: "A client",
-  visit: "A visit",
-  photo: "A photo",
-  drop: "A deletion",
-} as const;
+const NAMES = said({
+  client: msg`A client`,
+  visit: msg`A visit`,
+  photo: msg`A photo`,
+  drop: msg`A deletion`,
+});
 
 /** What waits in a visit: changes to be sent, and those that somebody has to answer. */
 export function saysOf(unsent: number, open: number): string {
   const asks = Math.max(0, open - unsent);
   return [
-    unsent > 0 && `${unsent === 1 ? "1 change" : `${unsent} changes`} to send`,
-    asks > 0 && `${asks} to resolve`,
+    unsent > 0 && plural(unsent, { one: "# change to send", other: "# changes to send" }),
+    asks > 0 && t`${asks} to resolve`,
   ]
     .filter(Boolean)
     .join(", ");
@@ -150,17 +158,17 @@ function FromBefore() {
   };
   return (
     <Notice className="mb-8">
-      <form onSubmit={submit} className="max-w-md space-y-2" aria-label="Older data">
-        <p>This browser holds entries locked with your previous password. Enter it to send them.</p>
+      <form onSubmit={submit} className="max-w-md space-y-2" aria-label={t`Older data`}>
+        <p>{t`This browser holds entries locked with your previous password. Enter it to send them.`}</p>
         <LabelledInput
-          label="Previous password"
+          label={t`Previous password`}
           type="password"
           autoComplete="off"
           value={password}
           onChange={(event) => setPassword(event.target.value)}
         />
-        {wrong && <p role="alert">Wrong password.</p>}
-        <Button type="submit">Unlock</Button>
+        {wrong && <p role="alert">{t`Wrong password.`}</p>}
+        <Button type="submit">{t`Unlock`}</Button>
       </form>
     </Notice>
   );

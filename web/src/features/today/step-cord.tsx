@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { STEP_IDS, STEP_NAMES, type StepId } from "@/shared/steps";
 
 const APART = 12;
@@ -5,7 +6,7 @@ const APART = 12;
 /** A small cord of seven beads: filled as far as a visit has come, the bob where it stands. */
 export function StepCord({ step, signed }: { step: StepId | null; signed: boolean }) {
   const value = signed ? STEP_IDS.length : step ? STEP_IDS.indexOf(step) : -1;
-  const words = signed ? "signed" : step ? `at ${STEP_NAMES[step]}` : "not started";
+  const words = signed ? "signed" : step ? `at ${STEP_NAMES[step]}` : t`not started`;
   return (
     <svg
       width={APART * STEP_IDS.length}

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Link } from "@tanstack/react-router";
 import { Collapsible } from "radix-ui";
 import { useState } from "react";
@@ -32,16 +34,19 @@ export function TodayPage() {
   const groups = groupVisits(shown);
   return (
     <>
-      <PageHead title="Today" says={<span className="figures">{longDate(dayOf(new Date()))}</span>}>
-        <SearchField label="Find a visit" value={words} onChange={setWords} />
+      <PageHead
+        title={t`Today`}
+        says={<span className="figures">{longDate(dayOf(new Date()))}</span>}
+      >
+        <SearchField label={t`Find a visit`} value={words} onChange={setWords} />
         <Segments
-          label="Whose visits"
+          label={t`Whose visits`}
           compact
           value={whose}
           onChange={setWhose}
           choices={[
-            { value: "all", label: "All" },
-            { value: "mine", label: "Mine" },
+            { value: "all", label: t`All` },
+            { value: "mine", label: t`Mine` },
           ]}
         />
         {me?.writes && (
@@ -49,35 +54,39 @@ export function TodayPage() {
             to="/clients"
             className="inline-flex min-h-11 items-center rounded-[3px] bg-accent px-4 font-semibold text-on-accent"
           >
-            New visit
+            {t`New visit`}
           </Link>
         )}
       </PageHead>
       <FirstDay />
       <OnThisDevice lines={todays.data ?? []} />
       {visits.isPending && visits.fetchStatus === "fetching" && (
-        <Skeleton lines={8} label="Loading" />
+        <Skeleton lines={8} label={t`Loading`} />
       )}
       {(visits.isError || visits.fetchStatus === "paused") && (
         <Notice role="alert" className="mb-4">
           {visits.error instanceof Refused
             ? visits.error.message
-            : "Can’t reach the server. Today updates when you are back online."}
+            : t`Can’t reach the server. Today updates when you are back online.`}
         </Notice>
       )}
       {todays.data?.length === 0 && (
         <p>
-          No visits yet.{" "}
-          <Link to="/clients" className="underline">
-            Add a client
-          </Link>{" "}
-          and start one.
+          <Trans>
+            No visits yet.{" "}
+            <Link to="/clients" className="underline">
+              {t`Add a client`}
+            </Link>{" "}
+            and start one.
+          </Trans>
         </p>
       )}
       {every.length > 0 && shown.length === 0 && (
         <p className="text-soft">
-          No visit matches {words ? `“${words}”` : "this choice"}
-          {whose === "mine" && " among yours"}.
+          <Trans>
+            No visit matches {words ? `“${words}”` : t`this choice`}
+            {whose === "mine" && t` among yours`}.
+          </Trans>
         </p>
       )}
       <Answers words={words} grave />

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Link } from "@tanstack/react-router";
 import { clsx } from "clsx";
 import { useMe } from "@/shared/api/account";
@@ -45,11 +47,13 @@ export function VisitRow({
           {line.work}
         </p>
         {line.worse.length > 0 && (
-          <p className="figures text-sm font-semibold">Worse: {line.worse.join("; ")}</p>
+          <p className="figures text-sm font-semibold">
+            <Trans>Worse: {line.worse.join("; ")}</Trans>
+          </p>
         )}
       </div>
       <p className="figures text-sm desk:text-base">
-        <span className="sr-only">Visit on </span>
+        <span className="sr-only">{t`Visit on`} </span>
         {shortDate(line.started_on)}
         <span className="text-soft desk:hidden"> · {line.practitioner}</span>
       </p>
@@ -64,12 +68,15 @@ export function VisitRow({
         <RowActs line={line} mayOpen={mayOpen} />
         <span className={clsx("whitespace-nowrap", (due || call) && "font-semibold")}>
           {call
-            ? `Call back: ${dueOn(line.call_back)}`
+            ? t`Call back: ${dueOn(line.call_back)}`
             : due
               ? whenDue(line)
               : STATE_WORDS[line.state]}
           {!call && line.state === "draft" && line.step && (
-            <span className="text-soft"> at {STEP_NAMES[line.step]}</span>
+            <span className="text-soft">
+              {" "}
+              <Trans>at {STEP_NAMES[line.step]}</Trans>
+            </span>
           )}
           {!call && ageOf(line) && <span className="text-soft">, {ageOf(line)}</span>}
           <Settling until={line.settles_at} />
@@ -85,7 +92,7 @@ function Settling({ until }: { until: number | null }) {
   if (left === null) return null;
   return (
     <span className="figures block font-semibold">
-      {left > 0 ? `Settling in ${clockWords(left)}` : "Settle-in time is over: check again"}
+      {left > 0 ? t`Settling in ${clockWords(left)}` : t`Settle-in time is over: check again`}
     </span>
   );
 }
@@ -101,7 +108,7 @@ function RowActs({ line, mayOpen }: { line: Line; mayOpen: boolean }) {
       { params: { path: { visit_id: line.id } } },
       {
         onSuccess: () =>
-          saidWithUndo(`The empty visit of ${line.client} was deleted.`, () =>
+          saidWithUndo(t`The empty visit of ${line.client} was deleted.`, () =>
             start.mutateAsync({ body: { id: line.id, client_id: line.client_id } }),
           ),
       },
@@ -110,28 +117,28 @@ function RowActs({ line, mayOpen }: { line: Line; mayOpen: boolean }) {
     return (
       <button
         type="button"
-        aria-label={`Delete the empty visit of ${line.client}`}
+        aria-label={t`Delete the empty visit of ${line.client}`}
         disabled={drop.isPending}
         className="relative z-10 min-h-11 px-1 underline"
         onClick={remove}
       >
-        Delete
+        {t`Delete`}
       </button>
     );
   if (line.state === "draft" && me?.writes && ageOf(line))
     return (
       <button
         type="button"
-        aria-label={`Discard the draft of ${line.client}`}
+        aria-label={t`Discard the draft of ${line.client}`}
         disabled={discard.isPending}
         className="relative z-10 min-h-11 px-1 underline"
         onClick={() =>
           void setDiscarded(true).then(() =>
-            saidWithUndo(`The draft of ${line.client} was discarded.`, () => setDiscarded(false)),
+            saidWithUndo(t`The draft of ${line.client} was discarded.`, () => setDiscarded(false)),
           )
         }
       >
-        Discard
+        {t`Discard`}
       </button>
     );
   if (!mayOpen && line.shared_report)
@@ -142,7 +149,7 @@ function RowActs({ line, mayOpen }: { line: Line; mayOpen: boolean }) {
         rel="noreferrer"
         className="relative z-10 inline-flex min-h-11 items-center underline"
       >
-        Workplace copy (PDF)
+        {t`Workplace copy (PDF)`}
       </a>
     );
   return null;

@@ -1,15 +1,17 @@
+import { msg, plural, t } from "@lingui/core/macro";
 import type { Schemas } from "@/shared/api/client";
 import { dayOf, daysBetween, daysLater } from "@/shared/dates";
 import { matches } from "@/shared/search";
+import { said } from "@/shared/words/said";
 
 export type Line = Schemas["VisitLineView"];
 
-export const STATE_WORDS: Record<Line["state"], string> = {
-  new: "Not started",
-  draft: "In progress",
-  signed: "Signed",
-  changed: "Changed since signing",
-};
+export const STATE_WORDS: Record<Line["state"], string> = said({
+  new: msg`Not started`,
+  draft: msg`In progress`,
+  signed: msg`Signed`,
+  changed: msg`Changed since signing`,
+});
 
 export type Group = {
   id: "sign" | "call" | "worse" | "today" | "due" | "open" | "done";
@@ -26,10 +28,10 @@ export function whenDue(line: Line, today = dayOf(new Date())): string {
 export function dueOn(day: string | null, today = dayOf(new Date())): string {
   if (!day) return "";
   const days = daysBetween(today, day);
-  if (days === 0) return "due today";
+  if (days === 0) return t`due today`;
   const many = Math.abs(days);
-  const counted = many === 1 ? "1 day" : `${many} days`;
-  return days < 0 ? `${counted} overdue` : `due in ${counted}`;
+  const counted = plural(many, { one: "# day", other: "# days" });
+  return days < 0 ? t`${counted} overdue` : t`due in ${counted}`;
 }
 
 /** Visits by what they wait for; those with a red flag that nobody has answered come first. */
@@ -60,13 +62,17 @@ export function groupVisits(lines: readonly Line[], today = dayOf(new Date())): 
   );
   const done = lines.filter((line) => line.state === "signed" && !due.includes(line));
   const groups: Group[] = [
-    { id: "sign", title: "Unanswered red flags", lines: signs },
-    { id: "call", title: "Call back", lines: call },
-    { id: "worse", title: "Worse than last time", lines: worse },
-    { id: "today", title: "Visits today", lines: open.filter((line) => line.started_on === today) },
-    { id: "due", title: "Follow-ups due", lines: due },
-    { id: "open", title: "To finish", lines: open.filter((line) => line.started_on !== today) },
-    { id: "done", title: "Signed", lines: done },
+    { id: "sign", title: t`Unanswered red flags`, lines: signs },
+    { id: "call", title: t`Call back`, lines: call },
+    { id: "worse", title: t`Worse than last time`, lines: worse },
+    {
+      id: "today",
+      title: t`Visits today`,
+      lines: open.filter((line) => line.started_on === today),
+    },
+    { id: "due", title: t`Follow-ups due`, lines: due },
+    { id: "open", title: t`To finish`, lines: open.filter((line) => line.started_on !== today) },
+    { id: "done", title: t`Signed`, lines: done },
   ];
   // who stands first stands in no second place
   const first = [...signs, ...call, ...worse];
@@ -83,7 +89,7 @@ export function groupVisits(lines: readonly Line[], today = dayOf(new Date())): 
 export function ageOf(line: Line, today = dayOf(new Date())): string {
   const days = daysBetween(line.started_on, today);
   if (line.state !== "draft" || days < 1) return "";
-  return days === 1 ? "1 day old" : `${days} days old`;
+  return plural(days, { one: "# day old", other: "# days old" });
 }
 
 /** The lines somebody looks for: by client or work, everybody's or one's own. */

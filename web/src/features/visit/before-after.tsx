@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { Slider } from "radix-ui";
 import { useDrawing, useDrawingStore } from "./state/drawing-store";
 import { useNavigation } from "./state/navigation";
@@ -24,7 +25,7 @@ export function BeforeAfter() {
   };
   return (
     <div className="flex min-h-11 items-center gap-2 text-sm text-soft">
-      <span aria-hidden="true">Before</span>
+      <span aria-hidden="true">{t`Before`}</span>
       <Slider.Root
         min={0}
         max={STEPS}
@@ -37,14 +38,18 @@ export function BeforeAfter() {
           <Slider.Range className="absolute h-[3px] -translate-y-px bg-ink" />
         </Slider.Track>
         <Slider.Thumb
-          aria-label="Before to after"
+          aria-label={t`Before to after`}
           aria-valuetext={
-            at <= 0 ? "as found" : at >= 1 ? "after" : `${Math.round(at * 100)} per cent of the way`
+            at <= 0
+              ? t`as found`
+              : at >= 1
+                ? "after"
+                : t`${Math.round(at * 100)} per cent of the way`
           }
           className="block size-5 rounded-full border-2 border-ink bg-ground"
         />
       </Slider.Root>
-      <span aria-hidden="true">After</span>
+      <span aria-hidden="true">{t`After`}</span>
     </div>
   );
 }

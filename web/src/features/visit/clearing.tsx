@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import type { Schemas } from "@/shared/api/client";
 import { FieldRow } from "./field-row";
 import { useVisitFacts } from "./state/facts";
@@ -23,16 +25,19 @@ export function Clearing({
     <details open={said === 1 || undefined}>
       <summary className="flex min-h-11 items-center text-sm desk:min-h-8">
         {limit.cleared ? (
-          <b>Cleared by {limit.cleared}: it no longer applies.</b>
+          <b>
+            <Trans>Cleared by {limit.cleared}: it no longer applies.</Trans>
+          </b>
         ) : limit.set ? (
           <b>{limit.set}</b>
         ) : limit.clears ? (
           <b>{limit.clears}</b>
         ) : said === 1 ? (
-          <b>Applies until cleared: enter who cleared it and from when.</b>
+          <b>{t`Applies until cleared: enter who cleared it and from when.`}</b>
         ) : (
           <span>
-            Ask the {care.ask}. <u>{figure ? "Cleared or changed…" : "Cleared…"}</u>
+            <Trans>Ask the {care.ask}.</Trans>{" "}
+            <u>{figure ? t`Cleared or changed…` : t`Cleared…`}</u>
           </span>
         )}
       </summary>

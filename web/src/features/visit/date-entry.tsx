@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { clsx } from "clsx";
 import { CalendarDays } from "lucide-react";
 import { Popover } from "radix-ui";
@@ -80,7 +82,7 @@ export function DateEntry({ path, id, ahead }: { path: string; id: string; ahead
           aria-invalid={unread || undefined}
           aria-describedby={unread ? `${id}-unread` : undefined}
           value={draft ?? (held ? writtenDate(held) : "")}
-          placeholder="15 Dec, or +4 weeks"
+          placeholder={t`15 Dec, or +4 weeks`}
           onChange={(event) => setDraft(event.target.value)}
           onBlur={leave}
           onKeyDown={(event) => event.key === "Enter" && leave()}
@@ -92,7 +94,7 @@ export function DateEntry({ path, id, ahead }: { path: string; id: string; ahead
         {!readOnly && (
           <Popover.Root open={open} onOpenChange={setOpen}>
             <Popover.Trigger
-              aria-label="Choose from calendar"
+              aria-label={t`Choose from calendar`}
               className="absolute top-0 right-0 grid size-11 place-items-center"
             >
               <CalendarDays size={18} aria-hidden="true" />
@@ -102,10 +104,10 @@ export function DateEntry({ path, id, ahead }: { path: string; id: string; ahead
                 align="end"
                 sideOffset={4}
                 collisionPadding={8}
-                aria-label="Calendar"
+                aria-label={t`Calendar`}
                 className="z-50 border border-ink bg-ground p-3"
               >
-                <Suspense fallback={<p className="p-4 text-soft">Opening the calendar…</p>}>
+                <Suspense fallback={<p className="p-4 text-soft">{t`Opening the calendar…`}</p>}>
                   <Calendar
                     day={held}
                     today={today}
@@ -123,18 +125,22 @@ export function DateEntry({ path, id, ahead }: { path: string; id: string; ahead
       </span>
       {unread && (
         <Notice id={`${id}-unread`} role="alert" className="mt-1 text-sm">
-          “{draft}” is not a date. Enter it as 15 Dec, {IN_NUMBERS[dateOrder()]} or +4 weeks. Not
-          saved yet.
+          <Trans>
+            “{draft}” is not a date. Enter it as 15 Dec, {IN_NUMBERS[dateOrder()]} or +4 weeks. Not
+            saved yet.
+          </Trans>
         </Notice>
       )}
       {early && (
         <Notice role="alert" className="mt-1 text-sm">
           <p>
-            {writtenDate(early)} is before this visit, on {writtenDate(visit.started_on)}.
+            <Trans>
+              {writtenDate(early)} is before this visit, on {writtenDate(visit.started_on)}.
+            </Trans>
           </p>
           <div className="mt-1 flex gap-2">
-            <Button onClick={() => setEarly(null)}>Clear</Button>
-            <Button onClick={() => put(early)}>Save</Button>
+            <Button onClick={() => setEarly(null)}>{t`Clear`}</Button>
+            <Button onClick={() => put(early)}>{t`Save`}</Button>
           </div>
         </Notice>
       )}
@@ -146,7 +152,7 @@ export function DateEntry({ path, id, ahead }: { path: string; id: string; ahead
               className="px-3 text-sm"
               onClick={() => put(dayTyped(typed, today) ?? "")}
             >
-              In {words}
+              <Trans>In {words}</Trans>
             </Button>
           ))}
         </div>

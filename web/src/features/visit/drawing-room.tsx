@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { clsx } from "clsx";
 import { ChevronDown, ChevronUp } from "lucide-react";
 import { memo, useEffect, useState } from "react";
@@ -63,7 +64,7 @@ function Sheet({ inFlow, taken, trying }: { inFlow: boolean; taken: boolean; try
   return (
     <div className="relative h-11">
       <section
-        aria-label="Drawing"
+        aria-label={t`Drawing`}
         className={clsx(
           "absolute inset-x-0 bottom-0 z-30 flex flex-col border-t border-ink bg-ground",
           HEIGHTS[height],
@@ -77,7 +78,7 @@ function Sheet({ inFlow, taken, trying }: { inFlow: boolean; taken: boolean; try
             className="flex min-h-11 flex-1 items-center justify-center gap-2 font-semibold"
           >
             <Arrow size={18} aria-hidden="true" />
-            Drawing
+            {t`Drawing`}
           </button>
           {open && (
             <button
@@ -85,7 +86,7 @@ function Sheet({ inFlow, taken, trying }: { inFlow: boolean; taken: boolean; try
               onClick={() => setHeight(height === "full" ? "half" : "full")}
               className="min-h-11 px-4 text-sm underline"
             >
-              {height === "full" ? "Half" : "Full"}
+              {height === "full" ? t`Half` : t`Full`}
             </button>
           )}
         </div>

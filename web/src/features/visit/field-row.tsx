@@ -1,9 +1,12 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useEffect, useId, useRef, useState } from "react";
 import { shortDate } from "@/shared/dates";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { Segments } from "@/shared/ui/segments";
 import { COARSE } from "@/shared/use-media";
+import { within } from "@/shared/words/within";
 import { DateEntry } from "./date-entry";
 import { fieldOf } from "./places";
 import { useDrawingStore } from "./state/drawing-store";
@@ -88,7 +91,7 @@ export function PairRow({ low, high }: { low: Field; high: Field }) {
         <span className="flex shrink-0 items-center gap-1.5">
           {[low, high].map((field, index) => (
             <span key={field.id} data-field={field.id} className="flex items-center gap-1.5">
-              {index === 1 && <span className="text-sm text-soft">to</span>}
+              {index === 1 && <span className="text-sm text-soft">{t`to`}</span>}
               <label htmlFor={`${id}-${index}`} className="sr-only">
                 {field.label}
               </label>
@@ -254,14 +257,14 @@ export function Trouble({ path, id }: { path: string; id: string }) {
   if (cell?.state === "kept" && cell.held?.self_reported && cell.held.value !== null)
     return (
       <p className="flex items-center gap-2 text-sm text-soft">
-        Reported by the client, {shortDate(cell.held.changed_at)}
+        <Trans>Reported by the client, {shortDate(cell.held.changed_at)}</Trans>
         {!readOnly && (
           <button
             type="button"
             className="min-h-9 px-1 text-ink underline"
             onClick={() => queue.type(path, cell.typed, cell.unit ?? unit)}
           >
-            Confirm
+            {t`Confirm`}
           </button>
         )}
       </p>
@@ -269,7 +272,7 @@ export function Trouble({ path, id }: { path: string; id: string }) {
   if (cell?.state === "refused")
     return (
       <Notice id={`${id}-trouble`} role="alert" className="mt-1 text-sm">
-        {cell.problem?.detail} Not saved yet.
+        <Trans>{cell.problem?.detail} Not saved yet.</Trans>
         {(cell.problem?.choices ?? []).length > 0 && (
           <span className="mt-1 flex flex-wrap gap-1.5">
             {cell.problem?.choices?.map((choice) => (
@@ -293,8 +296,10 @@ export function Trouble({ path, id }: { path: string; id: string }) {
               );
             }}
           >
-            Move it to{" "}
-            {fields.find((field) => field.id === cell.problem?.belongs)?.group.toLowerCase()}
+            <Trans>
+              Move it to{" "}
+              {within(fields.find((field) => field.id === cell.problem?.belongs)?.group ?? "")}
+            </Trans>
           </Button>
         )}
         {cell.problem?.type === "needs-consent" && (
@@ -302,7 +307,7 @@ export function Trouble({ path, id }: { path: string; id: string }) {
             className="mt-1 flex"
             onClick={() => seek(`ask.consent.${cell.problem?.consent ?? "notes"}`)}
           >
-            Record consent
+            {t`Record consent`}
           </Button>
         )}
       </Notice>
@@ -311,14 +316,16 @@ export function Trouble({ path, id }: { path: string; id: string }) {
     return (
       <Notice id={`${id}-trouble`} role="alert" className="mt-1 text-sm">
         <p>
-          {cell.held?.changed_by || "Someone"} entered <b>{cell.held?.typed || "nothing"}</b> here
-          while you typed <b>{cell.typed || "nothing"}</b>.
+          <Trans>
+            {cell.held?.changed_by || t`Someone`} entered <b>{cell.held?.typed || "nothing"}</b>{" "}
+            here while you typed <b>{cell.typed || "nothing"}</b>.
+          </Trans>
         </p>
         <div className="mt-1 flex gap-2">
-          <Button onClick={() => queue.settle(path, "mine", unit)}>Mine</Button>
-          <Button onClick={() => queue.settle(path, "theirs", unit)}>Theirs</Button>
+          <Button onClick={() => queue.settle(path, "mine", unit)}>{t`Mine`}</Button>
+          <Button onClick={() => queue.settle(path, "theirs", unit)}>{t`Theirs`}</Button>
           {fieldOf(path, [...fields, ...catalogue.families])?.kind === "text" && (
-            <Button onClick={() => queue.settle(path, "both", unit)}>Keep both</Button>
+            <Button onClick={() => queue.settle(path, "both", unit)}>{t`Keep both`}</Button>
           )}
         </div>
       </Notice>

@@ -1,3 +1,5 @@
+import { msg } from "@lingui/core/macro";
+import { said } from "@/shared/words/said";
 import type { Field } from "./state/facts";
 
 /** A group's name as it stands in the address: `Eyes, hands` as `eyes-hands`. */
@@ -9,35 +11,35 @@ export function slug(label: string): string {
 }
 
 /** The parts of Look, in their order. */
-export const LOOK_PARTS = {
-  walk: "As found",
-  pieces: "Equipment",
-  habits: "Habits",
-  room: "Room",
-  photos: "Photos",
-} as const;
+export const LOOK_PARTS = said({
+  walk: msg`As found`,
+  pieces: msg`Equipment`,
+  habits: msg`Habits`,
+  room: msg`Room`,
+  photos: msg`Photos`,
+});
 export type LookPart = keyof typeof LOOK_PARTS;
 
 /** The parts of Work out, in the order of use. */
-export const WORK_PARTS = {
-  targets: "Targets",
-  findings: "Findings",
-  plans: "Plans",
-  try: "Try",
-  choices: "Options",
-  strain: "Strain",
-} as const;
+export const WORK_PARTS = said({
+  targets: msg`Targets`,
+  findings: msg`Findings`,
+  plans: msg`Plans`,
+  try: msg`Try`,
+  choices: msg`Options`,
+  strain: msg`Strain`,
+});
 export type WorkPart = keyof typeof WORK_PARTS;
 
 /** The parts of Pace, in the order of use. */
-export const PACE_PARTS = {
-  rhythm: "Rhythm",
-  tasks: "Tasks",
-  hours: "Lunch and meetings",
-  eyes: "Eyes",
-  movements: "Movements",
-  spells: "Hour by hour",
-} as const;
+export const PACE_PARTS = said({
+  rhythm: msg`Rhythm`,
+  tasks: msg`Tasks`,
+  hours: msg`Lunch and meetings`,
+  eyes: msg`Eyes`,
+  movements: msg`Movements`,
+  spells: msg`Hour by hour`,
+});
 export type PacePart = keyof typeof PACE_PARTS;
 
 /** The part of Ask in which a field is asked, or the first field whose path begins so. */

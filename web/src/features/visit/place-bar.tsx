@@ -1,20 +1,22 @@
+import { msg, t } from "@lingui/core/macro";
 import { Plus } from "lucide-react";
 import { useState } from "react";
 import { Button } from "@/shared/ui/button";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Modal } from "@/shared/ui/modal";
 import { Segments } from "@/shared/ui/segments";
+import { said } from "@/shared/words/said";
 import { FURTHER, MAIN, type PlaceId } from "./at-place";
 import type { ChangeQueue } from "./saving/change-queue";
 import { useVisitFacts } from "./state/facts";
 import { useNavigation } from "./state/navigation";
 import { useWorkup } from "./state/workup";
 
-const USES = [
-  { value: "both", label: "Sitting and standing" },
-  { value: "sit", label: "Sitting only" },
-  { value: "stand", label: "Standing only" },
-] as const;
+const USES = said([
+  { value: "both", label: msg`Sitting and standing` },
+  { value: "sit", label: msg`Sitting only` },
+  { value: "stand", label: msg`Standing only` },
+]);
 
 /** Where the client works: one body, each place with pieces and settings of its own. */
 export function PlaceBar({
@@ -30,7 +32,7 @@ export function PlaceBar({
   const places = drawnVisit?.places ?? [];
   const next = FURTHER.find((id) => !places.some((place) => place.id === id));
   return (
-    <nav aria-label="Workplaces" className="flex items-center gap-1 text-sm">
+    <nav aria-label={t`Workplaces`} className="flex items-center gap-1 text-sm">
       {places.length > 1 &&
         places.map((one) => (
           <button
@@ -49,13 +51,13 @@ export function PlaceBar({
       {next && !readOnly && (
         <button
           type="button"
-          aria-label="Add a workplace"
-          title="Add a workplace"
+          aria-label={t`Add a workplace`}
+          title={t`Add a workplace`}
           onClick={() => setNaming(next)}
           className="flex min-h-11 items-center gap-1 px-2 text-soft hover:text-ink"
         >
           <Plus size={16} />
-          {places.length < 2 && "Workplace"}
+          {places.length < 2 && t`Workplace`}
         </button>
       )}
       {naming && (
@@ -91,8 +93,8 @@ function NamePlace({
     <Modal
       open
       onOpenChange={(open) => !open && onDone(false)}
-      title={id === MAIN ? "Main workplace" : "Additional workplace"}
-      says="The client is measured once. Each workplace has its own equipment and targets, all in one report."
+      title={id === MAIN ? t`Main workplace` : t`Additional workplace`}
+      says={t`The client is measured once. Each workplace has its own equipment and targets, all in one report.`}
     >
       <form
         className="space-y-4"
@@ -105,23 +107,23 @@ function NamePlace({
       >
         {id !== MAIN && (
           <LabelledInput
-            label="The first workplace is"
+            label={t`The first workplace is`}
             value={main}
-            placeholder="Desk in the office"
+            placeholder={t`Desk in the office`}
             onChange={(event) => setMain(event.target.value)}
           />
         )}
         <LabelledInput
-          label={id === MAIN ? "Name" : "This one is"}
+          label={id === MAIN ? t`Name` : t`This one is`}
           value={name}
-          placeholder="Counter"
+          placeholder={t`Counter`}
           onChange={(event) => setName(event.target.value)}
         />
         <fieldset>
-          <legend className="mb-1 font-semibold">Worked at</legend>
-          <Segments label="Worked at" value={use} choices={USES} onChange={setUse} />
+          <legend className="mb-1 font-semibold">{t`Worked at`}</legend>
+          <Segments label={t`Worked at`} value={use} choices={USES} onChange={setUse} />
         </fieldset>
-        <Button type="submit">Save</Button>
+        <Button type="submit">{t`Save`}</Button>
       </form>
     </Modal>
   );

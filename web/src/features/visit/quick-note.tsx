@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { fieldId } from "@/shared/api/field-ids";
 import { Modal } from "@/shared/ui/modal";
 import { Notice } from "@/shared/ui/notice";
@@ -25,8 +27,8 @@ export function QuickNote({
     <Modal
       open={open}
       onOpenChange={onOpenChange}
-      title="Add a note or photo"
-      says="Saved to this visit immediately."
+      title={t`Add a note or photo`}
+      says={t`Saved to this visit immediately.`}
     >
       {note && <FieldRow field={note} />}
       <div className="mt-4">
@@ -34,7 +36,7 @@ export function QuickNote({
           <AddPicture onAdded={shut} />
         ) : (
           <Notice className="text-sm">
-            Photos are off: no consent to photos recorded.{" "}
+            <Trans>Photos are off: no consent to photos recorded. </Trans>
             <button
               type="button"
               className="min-h-11 underline"
@@ -43,7 +45,7 @@ export function QuickNote({
                 seek(fieldId("ask.consent.photographs"));
               }}
             >
-              Consent
+              {t`Consent`}
             </button>
           </Notice>
         )}

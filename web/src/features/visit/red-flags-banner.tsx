@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { Button } from "@/shared/ui/button";
 import { askPart } from "./parts";
 import { useVisitFacts } from "./state/facts";
@@ -22,7 +23,7 @@ export function RedFlagsBanner() {
       ))}
       {!here && (
         <Button className="mt-1 w-full" onClick={() => go("ask", there)}>
-          Record the action taken
+          {t`Record the action taken`}
         </Button>
       )}
     </div>

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import type { Schemas } from "@/shared/api/client";
 
 /** State by shape: filled dot on plumb, ring to be set, a stroke into a bar where something ends it, bob for next. */
@@ -8,12 +9,12 @@ export function RowMark({ row, next }: { row: Schemas["RowView"]; next: boolean 
     : row.overruled
       ? "overruled"
       : limited
-        ? "ends before the target"
+        ? t`ends before the target`
         : row.target === null
-          ? "not assessable"
+          ? t`not assessable`
           : row.status === "off"
             ? "off"
-            : "on plumb";
+            : t`on plumb`;
   return (
     <svg width="18" height="24" viewBox="0 0 18 24" role="img" aria-label={words}>
       {next ? (

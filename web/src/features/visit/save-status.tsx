@@ -1,3 +1,4 @@
+import { plural, t } from "@lingui/core/macro";
 import { clsx } from "clsx";
 import { useEffect } from "react";
 import { useStore } from "zustand";
@@ -35,8 +36,8 @@ export function SaveStatus({ queue, brief }: { queue: ChangeQueue; brief: boolea
           className="figures min-h-11 border-b-2 border-ink font-semibold whitespace-nowrap"
         >
           {[
-            refused.length > 0 && `${refused.length} not saved`,
-            contested.length > 0 && `${contested.length} to resolve`,
+            refused.length > 0 && t`${refused.length} not saved`,
+            contested.length > 0 && t`${contested.length} to resolve`,
           ]
             .filter(Boolean)
             .join(", ")}
@@ -61,7 +62,7 @@ export function SaveStatus({ queue, brief }: { queue: ChangeQueue; brief: boolea
       </span>
       {snapshot.full && (
         <span role="alert" className="border-l-4 border-ink pl-2 text-sm leading-tight">
-          This device is full. Keep this page open until everything has been sent.
+          {t`This device is full. Keep this page open until everything has been sent.`}
         </span>
       )}
     </div>
@@ -72,16 +73,22 @@ const OPEN = new Set(["refused", "stale"]);
 
 function wordsFor(snapshot: Snapshot, pictures: number, away: boolean, brief: boolean): string {
   const { pending, here, typing } = snapshot;
-  if (typing > 0) return "Saving…";
+  if (typing > 0) return t`Saving…`;
   if (pending > 0 && pending === here)
     return snapshot.onDisk
-      ? `${pending} ${brief ? "kept here" : "kept on this device"}`
-      : "Saving on this device…";
+      ? brief
+        ? t`${pending} kept here`
+        : t`${pending} kept on this device`
+      : t`Saving on this device…`;
   if (pending > 0)
-    return snapshot.offline ? `${pending} ${brief ? "here" : "on this device"}` : "Saving…";
-  if (away) return "Offline";
-  if (pictures) return `Sending ${pictures} photo${pictures > 1 ? "s" : ""}`;
+    return snapshot.offline
+      ? brief
+        ? t`${pending} here`
+        : t`${pending} on this device`
+      : t`Saving…`;
+  if (away) return t`Offline`;
+  if (pictures) return plural(pictures, { one: "Sending # photo", other: "Sending # photos" });
   const rest = [...snapshot.cells.values()].some((cell) => OPEN.has(cell.state));
-  const saved = rest ? "Everything else saved" : "Saved";
+  const saved = rest ? t`Everything else saved` : t`Saved`;
   return snapshot.keptAt && !brief ? `${saved} ${clockTime(snapshot.keptAt)}` : saved;
 }

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { clsx } from "clsx";
 import { Timer } from "lucide-react";
 import { fieldId } from "@/shared/api/field-ids";
@@ -31,16 +32,16 @@ export function SettleClock() {
       >
         <Timer size={16} aria-hidden="true" />
         {over ? (
-          "Settle-in time is over: check again"
+          t`Settle-in time is over: check again`
         ) : (
           <>
-            <span className="hidden desk:inline">Settling in</span>
+            <span className="hidden desk:inline">{t`Settling in`}</span>
             <span className="figures">{clockWords(left)}</span>
           </>
         )}
       </button>
       <span role="status" className="sr-only">
-        {over ? "The settle-in time is over." : ""}
+        {over ? t`The settle-in time is over.` : ""}
       </span>
     </>
   );

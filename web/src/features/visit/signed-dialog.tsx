@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { useStore } from "zustand";
 import { Button } from "@/shared/ui/button";
 import { Modal } from "@/shared/ui/modal";
@@ -11,14 +12,14 @@ export function SignedDialog({ queue, version }: { queue: ChangeQueue; version: 
     <Modal
       open={asking}
       onOpenChange={(open) => !open && onAnswer(false)}
-      title={`Version ${version} is signed`}
-      says={`It stays as signed. A change reopens the visit, and version ${version + 1} will need your signature.`}
+      title={t`Version ${version} is signed`}
+      says={t`It stays as signed. A change reopens the visit, and version ${version + 1} will need your signature.`}
     >
       <div className="flex gap-2">
         <Button look="next" onClick={() => onAnswer(false)}>
-          Cancel
+          {t`Cancel`}
         </Button>
-        <Button onClick={() => onAnswer(true)}>Edit anyway</Button>
+        <Button onClick={() => onAnswer(true)}>{t`Edit anyway`}</Button>
       </div>
     </Modal>
   );

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { Maximize2, Minimize2 } from "lucide-react";
 import { memo, useEffect, useRef } from "react";
 import type { Schemas } from "@/shared/api/client";
@@ -42,14 +43,14 @@ export function Stage({
   const active = useDrawing((state) => state.active);
   const label = useDrawing(({ tape, posed, habits }) =>
     tape && posed
-      ? "The client in position for this dimension, with the tape; the panel describes it in words"
+      ? t`The client in position for this dimension, with the tape; the panel describes it in words`
       : habits
-        ? "Side view of the client with the habits to look for; tap each one you see"
-        : "Side view of the client at the workstation; the table below has the same numbers",
+        ? t`Side view of the client with the habits to look for; tap each one you see`
+        : t`Side view of the client at the workstation; the table below has the same numbers`,
   );
   return (
     <section
-      aria-label="Elevation"
+      aria-label={t`Elevation`}
       className="flex min-h-0 flex-1 flex-col bg-ground"
       inert={away}
       aria-hidden={away}
@@ -104,37 +105,37 @@ function Switches({ head }: { head: React.ReactNode }) {
   const sits = drawnVisit?.seated_possible ?? true;
   const stands = sits && (step !== "work" || (drawnVisit?.standing_possible ?? true));
   const modes = [
-    ...(narrow || habits ? [] : [{ value: "both", label: "Both" }]),
-    { value: "seated", label: "Seated" },
-    { value: "standing", label: "Standing" },
-    ...(habits ? [] : [{ value: "overlay", label: "Overlay" }]),
+    ...(narrow || habits ? [] : [{ value: "both", label: t`Both` }]),
+    { value: "seated", label: t`Seated` },
+    { value: "standing", label: t`Standing` },
+    ...(habits ? [] : [{ value: "overlay", label: t`Overlay` }]),
   ];
   return (
     <div className="flex shrink-0 items-center gap-x-3 gap-y-1 overflow-x-auto px-3 pt-1 desk:flex-wrap desk:justify-between desk:overflow-visible">
       {posed !== null && (
         <Segments
-          label="View"
+          label={t`View`}
           compact
           value={posed ? "pose" : "desk"}
           onChange={(value) => set({ posed: value === "pose" })}
           choices={[
-            { value: "pose", label: "Dimension" },
-            { value: "desk", label: "At the desk" },
+            { value: "pose", label: t`Dimension` },
+            { value: "desk", label: t`At the desk` },
           ]}
         />
       )}
       {!posed && (
         <Segments
-          label="Settings shown"
+          label={t`Settings shown`}
           compact
           value={between === null ? show : ""}
           onChange={(value) =>
             set({ chosenShow: { step, show: value as View["show"] }, between: null })
           }
           choices={[
-            { value: "found", label: "As found" },
-            { value: "target", label: "Setting" },
-            { value: "left", label: "As left" },
+            { value: "found", label: t`As found` },
+            { value: "target", label: t`Setting` },
+            { value: "left", label: t`As left` },
           ]}
         />
       )}
@@ -142,7 +143,7 @@ function Switches({ head }: { head: React.ReactNode }) {
       {!posed && !habits && !head && <BeforeAfter />}
       {!posed && stands && (
         <Segments
-          label="Postures shown"
+          label={t`Postures shown`}
           compact
           value={habits && mode !== "standing" ? "seated" : mode}
           onChange={(value) => set({ mode: value as View["mode"] })}
@@ -158,7 +159,7 @@ function Switches({ head }: { head: React.ReactNode }) {
 function Enlarge() {
   const { set } = useDrawingStore();
   const alone = useDrawing((state) => state.chosenRoom === "alone");
-  const words = alone ? "Show the panel" : "Drawing only";
+  const words = alone ? t`Show the panel` : t`Drawing only`;
   if (usePhone()) return null;
   return (
     <Tip words={words} hotkey="w">
@@ -179,14 +180,14 @@ const DataTable = memo(function DataTable({ rows }: { rows: Rows }) {
   return (
     <div className="sr-only">
       <table>
-        <caption>Heights and distances in the drawing</caption>
+        <caption>{t`Heights and distances in the drawing`}</caption>
         <thead>
           <tr>
-            <th>Posture</th>
-            <th>What</th>
-            <th>As found</th>
-            <th>Target</th>
-            <th>Change</th>
+            <th>{t`Posture`}</th>
+            <th>{t`What`}</th>
+            <th>{t`As found`}</th>
+            <th>{t`Target`}</th>
+            <th>{t`Change`}</th>
           </tr>
         </thead>
         <tbody>
@@ -204,7 +205,7 @@ const DataRow = memo(function DataRow({ row }: { row: Schemas["RowView"] }) {
     <tr>
       <td>{row.posture}</td>
       <th scope="row">{row.label}</th>
-      <td>{row.found ? quantity(row.found, row.unit) : "not recorded"}</td>
+      <td>{row.found ? quantity(row.found, row.unit) : t`not recorded`}</td>
       <td>{row.setting ? quantity(row.setting, row.unit) : (row.reason ?? "none")}</td>
       <td>{row.change ?? ""}</td>
     </tr>

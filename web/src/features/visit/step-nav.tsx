@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { clsx } from "clsx";
 import type { Schemas } from "@/shared/api/client";
 import type { StepId } from "@/shared/steps";
@@ -20,7 +22,7 @@ export function StepNav({
   onGo: (step: StepId) => void;
 }) {
   return (
-    <nav aria-label="Steps of the visit" className="relative min-w-0 desk:h-full">
+    <nav aria-label={t`Steps of the visit`} className="relative min-w-0 desk:h-full">
       <div
         className="absolute top-[21px] right-0 left-0 h-px bg-ink/70 desk:top-0 desk:right-auto desk:bottom-[7%] desk:left-[21px] desk:h-auto desk:w-px"
         aria-hidden="true"
@@ -58,7 +60,9 @@ export function StepNav({
                   {step.label}
                   {here && known && needed > 0 && (
                     <span className="figures block text-sm font-normal text-soft">
-                      {done} of {needed}
+                      <Trans>
+                        {done} of {needed}
+                      </Trans>
                     </span>
                   )}
                 </span>

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { useNavigate } from "@tanstack/react-router";
 import { clsx } from "clsx";
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from "react";
@@ -174,7 +175,7 @@ function useUndo(): () => void {
     const taken = kept.undo(unit);
     if (taken === null) return;
     const label = catalogue.fields.find((field) => field.id === taken)?.label;
-    saidWithUndo(`Undone: ${label ?? "the last change"}`, async () => kept.redo(unit), "Redo");
+    saidWithUndo(t`Undone: ${label ?? t`the last change`}`, async () => kept.redo(unit), t`Redo`);
   }, [kept, unit, catalogue]);
 }
 

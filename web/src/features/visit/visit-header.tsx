@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { Link } from "@tanstack/react-router";
 import {
   ChevronLeft,
@@ -47,32 +48,32 @@ export function VisitHeader({
   const { night } = useSettings();
   const phone = usePhone();
   const tools: Tool[] = [
-    { label: "Note or photo", key: "m", icon: NotebookPen, act: onNote, disabled: readOnly },
-    { label: "Undo", key: "z", icon: Undo2, act: onUndo, disabled: readOnly },
-    { label: "Show or hide the drawing", key: "e", icon: PencilRuler, act: onElevation },
+    { label: t`Note or photo`, key: "m", icon: NotebookPen, act: onNote, disabled: readOnly },
+    { label: t`Undo`, key: "z", icon: Undo2, act: onUndo, disabled: readOnly },
+    { label: t`Show or hide the drawing`, key: "e", icon: PencilRuler, act: onElevation },
     {
-      label: `Unit: ${unit}`,
+      label: t`Unit: ${unit}`,
       key: "u",
       icon: <span className="figures font-semibold">{unit}</span>,
       act: nextUnit,
     },
     {
-      label: night ? "Light mode" : "Dark mode",
+      label: night ? t`Light mode` : t`Dark mode`,
       key: "",
       icon: night ? Sun : Moon,
       act: () => changeSettings({ night: !night }),
     },
-    { label: "Shortcuts and symbols", key: "?", icon: CircleHelp, act: onHelp },
+    { label: t`Shortcuts and symbols`, key: "?", icon: CircleHelp, act: onHelp },
   ];
   return (
     <header className="col-span-full flex min-w-0 items-center gap-1 border-b border-hair px-2 desk:gap-4 desk:pr-3">
       <Link
         to="/"
-        aria-label="Back to Today"
+        aria-label={t`Back to Today`}
         className="flex min-h-11 min-w-11 shrink-0 items-center gap-1 px-1 text-sm text-soft hover:underline"
       >
         <ChevronLeft size={18} aria-hidden="true" />
-        <span className="hidden desk:inline">Today</span>
+        <span className="hidden desk:inline">{t`Today`}</span>
       </Link>
       <h1
         className="min-w-0 shrink truncate text-lg desk:max-w-[36ch] desk:text-xl"
@@ -86,7 +87,7 @@ export function VisitHeader({
       </p>
       <span className="flex-1 desk:hidden" />
       {!phone && <PlaceBar kept={kept} />}
-      {readOnly && <p className="hidden text-soft desk:block">View only</p>}
+      {readOnly && <p className="hidden text-soft desk:block">{t`View only`}</p>}
       <SaveStatus queue={kept} brief={phone} />
       <SettleClock />
       {phone ? (
@@ -125,7 +126,7 @@ function Menu({ tools, places }: { tools: readonly Tool[]; places: ReactNode }) 
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger
-        aria-label="Tools"
+        aria-label={t`Tools`}
         className="grid size-11 shrink-0 place-items-center hover:bg-deep"
       >
         <Ellipsis size={20} aria-hidden="true" />

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { Link, useParams, useSearch } from "@tanstack/react-router";
 import { Tooltip } from "radix-ui";
 import { useCallback, useDeferredValue, useEffect, useMemo, useState } from "react";
@@ -30,23 +31,23 @@ export function VisitPage() {
   if (visit.isError && !visit.data)
     return (
       <main id="main" className="p-8">
-        <h1 className="mb-3 text-2xl">This visit can’t be opened</h1>
+        <h1 className="mb-3 text-2xl">{t`This visit can’t be opened`}</h1>
         <p role="alert" className="mb-3">
           {visit.error.message}
         </p>
         <Link to="/" className="underline">
-          Back to Today
+          {t`Back to Today`}
         </Link>
       </main>
     );
   if (!visit.data || !fields.data || !words)
     return (
       <main id="main" className="grid h-full grid-rows-[56px_1fr] gap-6 p-6">
-        <Skeleton page lines={1} label="Loading" />
+        <Skeleton page lines={1} label={t`Loading`} />
         <div className="max-w-md">
-          <Skeleton lines={9} label="Loading" />
+          <Skeleton lines={9} label={t`Loading`} />
           {away && (
-            <p className="mt-4 text-soft">Offline, the first visit takes a few seconds to open.</p>
+            <p className="mt-4 text-soft">{t`Offline, the first visit takes a few seconds to open.`}</p>
           )}
         </div>
       </main>

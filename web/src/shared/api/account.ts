@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { type QueryClient, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { setDateOrder, setTimeZone } from "../dates";
 import { noteSession } from "../device/answers";
@@ -11,6 +12,7 @@ import {
   passwordTyped,
 } from "../device/vault";
 import { countWaiting } from "../device/words";
+import { chooseLanguage } from "../words/language";
 import { api, hasCsrf, type Schemas, sendLater, server, setCsrf, unwrap } from "./client";
 import { stale } from "./stale";
 
@@ -66,6 +68,7 @@ async function admitted(me: Schemas["Me"]): Promise<Schemas["Me"]> {
   setCsrf(me.csrf);
   setTimeZone(me.time_zone);
   setDateOrder(me.date_order);
+  if (me.language) await chooseLanguage(me.language);
   return me;
 }
 
@@ -126,7 +129,7 @@ export function useSignIn() {
       const me = await whoAmI();
       if (me) return me;
       throw new Error(
-        "Signed in, but this browser didn’t keep the session cookie. Allow cookies for this site, or open it via HTTPS.",
+        t`Signed in, but this browser didn’t keep the session cookie. Allow cookies for this site, or open it via HTTPS.`,
       );
     },
     onSuccess: (me) => forgetAllBut(queries, me),

@@ -1,3 +1,5 @@
+import { i18n } from "@lingui/core";
+import { t } from "@lingui/core/macro";
 import createClient, { type Middleware } from "openapi-fetch";
 import createHooks from "openapi-react-query";
 import { send } from "../device/send";
@@ -62,6 +64,7 @@ const ASKS_WHO = new Set(["/api/session", "/api/me"]);
 
 const signedIn: Middleware = {
   onRequest({ request }) {
+    request.headers.set("Accept-Language", i18n.locale || "en");
     if (request.method !== "GET" && csrf) request.headers.set("X-Plumb-Csrf", csrf);
     return request;
   },
@@ -83,7 +86,7 @@ export class Refused extends Error {
 /** What a refusing answer says, as the error to throw. */
 function refusal(status: number, said: unknown): Refused {
   if (said && typeof said === "object" && "detail" in said) return new Refused(said as Problem);
-  const detail = `Server error ${status}.`;
+  const detail = t`Server error ${status}.`;
   return new Refused({ type: "http", title: detail, status, detail });
 }
 

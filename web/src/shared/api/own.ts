@@ -1,4 +1,6 @@
+import { msg } from "@lingui/core/macro";
 import { useQueryClient } from "@tanstack/react-query";
+import { said } from "@/shared/words/said";
 import { fileBody, type Schemas, server, type Unit } from "./client";
 import { stale } from "./stale";
 
@@ -10,23 +12,23 @@ const LINKS = "/api/clients/{client_id}/links";
 const HISTORY = "/api/clients/{client_id}/history";
 const CHECK = "/api/checks/{check_id}";
 
-export const ROUND_WORDS: Record<CheckRound["round"], string> = {
-  before: "Before the visit",
-  week_1: "After 1 week",
-  week_3: "After 3 weeks",
-  week_6: "After 6 weeks",
-  request: "Request to the workplace",
-};
+export const ROUND_WORDS: Record<CheckRound["round"], string> = said({
+  before: msg`Before the visit`,
+  week_1: msg`After 1 week`,
+  week_3: msg`After 3 weeks`,
+  week_6: msg`After 6 weeks`,
+  request: msg`Request to the workplace`,
+});
 
-export const LEVELS: Record<Level, string> = {
-  fine: "No action needed",
-  advice: "Written advice",
-  call: "Call",
-  visit: "Visit",
-  clinician: "See a clinician first",
-  same_day: "See a clinician today",
-  stop: "Stop and seek care",
-};
+export const LEVELS: Record<Level, string> = said({
+  fine: msg`No action needed`,
+  advice: msg`Written advice`,
+  call: msg`Call`,
+  visit: msg`Visit`,
+  clinician: msg`See a clinician first`,
+  same_day: msg`See a clinician today`,
+  stop: msg`Stop and seek care`,
+});
 
 /** A client's links with their rounds and mails; asked again while a mail is on its way. */
 export function useLinks(clientId: string, enabled = true) {

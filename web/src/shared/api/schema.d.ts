@@ -192,6 +192,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/me/language": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Set Language
+         * @description Set the language one reads.
+         */
+        put: operations["set_language_api_me_language_put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/me/second-factor": {
         parameters: {
             query?: never;
@@ -5639,6 +5659,17 @@ export interface components {
             depth: number;
         };
         /**
+         * LanguageChoice
+         * @description The language a member reads; empty for their browser's.
+         */
+        LanguageChoice: {
+            /**
+             * Language
+             * @enum {string}
+             */
+            language: "" | "en" | "de" | "es";
+        };
+        /**
          * LanguageView
          * @description A language the page is there in; ``open`` counts the messages that are still English.
          *
@@ -6172,6 +6203,11 @@ export interface components {
              * @default
              */
             registration: string;
+            /**
+             * Language
+             * @default
+             */
+            language: string;
             /** Has Second Factor */
             has_second_factor: boolean;
             /** Writes */
@@ -6314,6 +6350,11 @@ export interface components {
              */
             registration: string;
             /**
+             * Language
+             * @default
+             */
+            language: string;
+            /**
              * Practice Id
              * Format: uuid
              */
@@ -6367,6 +6408,11 @@ export interface components {
              * @default
              */
             registration: string;
+            /**
+             * Language
+             * @default
+             */
+            language: string;
             /** Has Second Factor */
             has_second_factor: boolean;
         };
@@ -11184,6 +11230,80 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Registration"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    set_language_api_me_language_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LanguageChoice"];
             };
         };
         responses: {

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import type { components } from "../api/schema";
 import { installed } from "./installed";
 import { network } from "./network";
@@ -80,7 +81,7 @@ export async function answerHere(request: Request): Promise<Response | null> {
   if (!(await start())) return null;
   const visit = /^visits\/([0-9a-f-]{36})/.exec(path)?.[1];
   const isNew = request.method === "POST" && path === "visits";
-  if (visit && !(await open(visit))) return refusal("not-here", NOT_HERE);
+  if (visit && !(await open(visit))) return notHere();
   const [, photo] = /\/photos\/([0-9a-f-]{36})$/.exec(path) ?? [];
   if (request.method === "PUT" && photo) return addPhoto(request, path, photo);
   const body = request.method === "GET" ? undefined : await jsonOf(request);
@@ -93,8 +94,11 @@ export async function answerHere(request: Request): Promise<Response | null> {
   return written(said);
 }
 
-const NOT_HERE =
-  "This visit is not on this device. It opens when you are back online; today’s visits and those opened before are saved here.";
+const notHere = () =>
+  refusal(
+    "not-here",
+    t`This visit is not on this device. It opens when you are back online; today’s visits and those opened before are saved here.`,
+  );
 
 /** Python comes as soon as it may be wanted: the first visit opens that much sooner. */
 network.subscribe(({ away }) => {
@@ -174,7 +178,7 @@ async function versionsAnew(visitId: string): Promise<void> {
 async function beginVisit(body: Schemas["NewVisit"]): Promise<Response> {
   const every = (await kept<Schemas["ClientView"][]>("answer:/api/clients")) ?? [];
   const client = every.find((client) => client.id === body.client_id);
-  if (body.from_visit && !(await open(body.from_visit))) return refusal("not-here", NOT_HERE);
+  if (body.from_visit && !(await open(body.from_visit))) return notHere();
   const said = await askProgram({ method: "POST", path: "visits", body, client });
   if (said.status !== 201) return written(said);
   const visit = said.body as Schemas["OpenVisit"];
@@ -229,7 +233,7 @@ async function addPhoto(request: Request, path: string, photoId: string): Promis
     const by = Math.min(1, LONGEST_SIDE / Math.max(width, height));
     size = { width: Math.round(width * by), height: Math.round(height * by) };
   } catch {
-    return refusal("bad-picture", "This file isn’t a JPEG, PNG or WebP photo.", 422);
+    return refusal("bad-picture", t`This file isn’t a JPEG, PNG or WebP photo.`, 422);
   }
   const digest = new Uint8Array(await crypto.subtle.digest("SHA-256", picture));
   const sha256 = [...digest].map((value) => value.toString(16).padStart(2, "0")).join("");
@@ -238,7 +242,7 @@ async function addPhoto(request: Request, path: string, photoId: string): Promis
   if (said.status !== 200) return written(said);
   const visit = path.split("/")[1] ?? "";
   const stored = await keepSealed(photoName(photoId), picture, visit);
-  if (!stored) return refusal("no-room", "There is no space on this device for the photo.", 507);
+  if (!stored) return refusal("no-room", t`There is no space on this device for the photo.`, 507);
   await putOut({ kind: "photo", of: visit, method: "PUT", path, body, photo: photoId, type });
   return written(said);
 }

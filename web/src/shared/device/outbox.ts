@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { createStore } from "zustand/vanilla";
 import type { Asked, Said } from "./program";
 import { photoName } from "./taken";
@@ -70,7 +71,7 @@ export async function sendOut(
       refused.push({
         name,
         what: out,
-        says: said.detail ?? `Server error ${answer.status}.`,
+        says: said.detail ?? t`Server error ${answer.status}.`,
       });
     }
   }

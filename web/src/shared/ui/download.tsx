@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { Download as Arrow } from "lucide-react";
 import { type ReactNode, useState } from "react";
 import { Button } from "./button";
@@ -51,11 +52,11 @@ export function Download({
       const answer = await (ask ? ask() : fetch(href, { credentials: "same-origin" }));
       if (!answer.ok) {
         const problem = (await answer.json().catch(() => null)) as { detail?: string } | null;
-        throw new Error(problem?.detail ?? `Server error ${answer.status}.`);
+        throw new Error(problem?.detail ?? t`Server error ${answer.status}.`);
       }
       saveAs(await read(answer, setComing), file);
     } catch (error) {
-      void toast(`Not downloaded: ${error instanceof Error ? error.message : String(error)}`);
+      void toast(t`Not downloaded: ${error instanceof Error ? error.message : String(error)}`);
     } finally {
       setComing(undefined);
     }
@@ -72,7 +73,7 @@ export function Download({
       <span className="flex-1 text-left">{children}</span>
       {busy && (
         <span role="status" className="figures text-sm text-soft">
-          {coming === null || coming === undefined ? "Preparing…" : `${coming}%`}
+          {coming === null || coming === undefined ? t`Preparing…` : `${coming}%`}
         </span>
       )}
     </Button>

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { X } from "lucide-react";
 import { Dialog } from "radix-ui";
 import type { ReactNode } from "react";
@@ -32,7 +33,7 @@ export function Modal({
           <div className="mt-4">{children}</div>
           <Dialog.Close
             className="absolute top-3 right-3 grid size-11 place-items-center hover:bg-deep"
-            aria-label="Close"
+            aria-label={t`Close`}
           >
             <X size={18} />
           </Dialog.Close>

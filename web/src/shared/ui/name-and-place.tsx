@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { LabelledInput } from "./labelled";
 
 /** What a thing is called and where it stands. */
@@ -15,14 +16,14 @@ export function NameAndPlace({
   return (
     <>
       <LabelledInput
-        label="Name"
+        label={t`Name`}
         required
         maxLength={200}
         value={name}
         onChange={(event) => onName(event.target.value)}
       />
       <LabelledInput
-        label="Location"
+        label={t`Location`}
         maxLength={200}
         value={place}
         onChange={(event) => onPlace(event.target.value)}

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { PAGE } from "../api/queries";
 import { Button } from "./button";
 
@@ -13,15 +15,17 @@ export function Pages({
 }) {
   if (offset === 0 && rows < PAGE) return null;
   return (
-    <nav aria-label="Pages" className="flex items-center gap-4 py-3">
+    <nav aria-label={t`Pages`} className="flex items-center gap-4 py-3">
       <Button disabled={offset === 0} onClick={() => onGo(Math.max(0, offset - PAGE))}>
-        Previous {PAGE}
+        <Trans>Previous {PAGE}</Trans>
       </Button>
       <span className="figures text-sm text-soft">
-        {offset + 1} to {offset + rows}
+        <Trans>
+          {offset + 1} to {offset + rows}
+        </Trans>
       </span>
       <Button disabled={rows < PAGE} onClick={() => onGo(offset + PAGE)}>
-        Next {PAGE}
+        <Trans>Next {PAGE}</Trans>
       </Button>
     </nav>
   );

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { clsx } from "clsx";
 import { Check } from "lucide-react";
 import { Tabs } from "radix-ui";
@@ -64,7 +65,7 @@ export function PartTabs({
             {open !== undefined && (
               <>
                 {!open && <Check size={13} strokeWidth={2.5} aria-hidden="true" />}
-                <span className="sr-only">{open ? ", open" : ", has what it needs"}</span>
+                <span className="sr-only">{open ? ", open" : t`, has what it needs`}</span>
               </>
             )}
           </Tabs.Trigger>

@@ -1,7 +1,8 @@
+import { t } from "@lingui/core/macro";
 /** What will stand here, as grey lines, while it is fetched; `page`: it stands for a whole page, heading included. */
 export function Skeleton({
   lines = 6,
-  label = "Loading",
+  label = t`Loading`,
   page = false,
 }: {
   lines?: number;

@@ -1,9 +1,10 @@
+import { t } from "@lingui/core/macro";
 import { toast } from "./toasts";
 
 const LONG_ENOUGH_MS = 12_000;
 
 /** Say what was done, with a way back for a while; a way back that fails is told. */
-export function saidWithUndo(words: string, undo: () => Promise<unknown>, label = "Undo"): void {
+export function saidWithUndo(words: string, undo: () => Promise<unknown>, label = t`Undo`): void {
   void toast(words, {
     duration: LONG_ENOUGH_MS,
     action: {
@@ -11,7 +12,7 @@ export function saidWithUndo(words: string, undo: () => Promise<unknown>, label 
       onClick: () => {
         undo().catch(
           (error: unknown) =>
-            void toast(`Not undone: ${error instanceof Error ? error.message : String(error)}`),
+            void toast(t`Not undone: ${error instanceof Error ? error.message : String(error)}`),
         );
       },
     },
@@ -24,7 +25,7 @@ export function doneLater(words: string, act: () => void, takenBack: () => void)
   void toast(words, {
     duration: LONG_ENOUGH_MS,
     action: {
-      label: "Undo",
+      label: t`Undo`,
       onClick: () => {
         clearTimeout(waiting);
         takenBack();

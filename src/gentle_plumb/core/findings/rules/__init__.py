@@ -6,6 +6,7 @@ from collections.abc import Mapping
 from typing import Any
 
 from ...catalogue import HAND_TASKS, SCREEN_TASKS, SEATED_TASKS
+from ...language import msg
 from ...policy import JOINT_BANDS, Policy
 from ...record import Field, field_of
 from ...sources import source_key
@@ -60,12 +61,12 @@ def rules_in(name: str) -> tuple[Rule, ...]:
 
 
 RULES: tuple[tuple[str, tuple[Rule, ...]], ...] = (
-    ("Work", rules_in("work.toml")),
-    ("Chair", rules_in("chair.toml")),
-    ("Desk", rules_in("desk.toml")),
-    ("Keyboard and mouse", rules_in("hands.toml")),
-    ("Screens", rules_in("screens.toml")),
-    ("Photographs", rules_in("photographs.toml")),
-    ("Room", ROOM_RULES),
+    (msg("Work"), rules_in("work.toml")),
+    (msg("Chair"), rules_in("chair.toml")),
+    (msg("Desk"), rules_in("desk.toml")),
+    (msg("Keyboard and mouse"), rules_in("hands.toml")),
+    (msg("Screens"), rules_in("screens.toml")),
+    (msg("Photographs"), rules_in("photographs.toml")),
+    (msg("Room"), ROOM_RULES),
 )
 """Subject and its rules, in the order they are shown. Settings and habits come before these."""

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from ...catalogue import SEATED_TASKS
+from ...language import msg, numeral
 from ...observation import LIGHT_TASKS, ROOM
 from ...record import fields
 from ..rule import ChoiceRule, RangeRule, Rule
@@ -12,15 +13,20 @@ ROOM_RULES: tuple[Rule, ...] = (
         RangeRule(
             id=f"light_{id}",
             mechanism="seeing",
-            title="Light level on the desk",
+            title=msg("Light level on the desk"),
             field=fields.seen.lux,
             least=least,
             most=most,
             source="house-light",
-            why=f"{name} asks for {least:.0f} to {most:.0f} lux.",
-            advice="Add a task lamp.",
-            check="Work can be seen clearly without leaning towards it.",
-            do_over="Fit a blind, or move the desk away from the light.",
+            why=msg(
+                "{name} asks for {least} to {most} lux.",
+                name=name,
+                least=numeral(f"{least:.0f}"),
+                most=numeral(f"{most:.0f}"),
+            ),
+            advice=msg("Add a task lamp."),
+            check=msg("Work can be seen clearly without leaning towards it."),
+            do_over=msg("Fit a blind, or move the desk away from the light."),
             region="eyes",
             tasks=SEATED_TASKS,
             only_if=fields.seen.light_for.open_or(id)
@@ -42,7 +48,7 @@ ROOM_RULES: tuple[Rule, ...] = (
             advice=item.advice,
             safety=item.safety,
             region="eyes" if item.group == "Light" else "",
-            unanswered=f"{item.label}: not checked yet.",
+            unanswered=msg("{label}: not checked yet.", label=item.label),
         )
         for item in ROOM.values()
         if item.id != "floor"

@@ -13,6 +13,7 @@ import re
 from dataclasses import replace
 
 from ...errors import UnknownName
+from ...language import msg
 from . import (
     ask,
     cart,
@@ -117,4 +118,4 @@ def field_of(path: str) -> Field[object]:
     there = _AT_A_PLACE.fullmatch(path)
     if there and not there[1].startswith("look.photo."):
         return replace(field_of(there[1]), id=path)
-    raise UnknownName(field=path, value=path, message=f"There is no field “{path}”.")
+    raise UnknownName(field=path, value=path, message=msg("There is no field “{path}”.", path=path))

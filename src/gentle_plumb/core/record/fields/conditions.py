@@ -7,6 +7,7 @@ from dataclasses import dataclass
 
 from ...choices import Hand, YesNo
 from ...intake import FIGURES, JOINTS_LIMITED, LIMITS, PRECAUTIONS, LimitId, OperatedPart
+from ...language import filled, lowered, msg
 from .field import Field, When
 from .group import FieldGroup
 
@@ -32,27 +33,33 @@ class PrecautionFields:
 
 
 def _precaution(id: str, label: str) -> PrecautionFields:
-    place = FieldGroup(f"ask.care.{id}", "Conditions")
+    place = FieldGroup(f"ask.care.{id}", msg("Conditions"))
     there = place.choice("", label, YesNo, health=True)
     yes = there.among(YesNo.YES)
     return PrecautionFields(
         there=there,
-        note=place.words("note", f"{label}: what to know", health=True, when=yes),
+        note=place.words("note", msg("{label}: what to know", label=label), health=True, when=yes),
         cleared={limit: _cleared(place, limit, label, yes) for limit in PRECAUTIONS[id].limits},
     )
 
 
 def _cleared(place: FieldGroup, limit: LimitId, label: str, yes: When) -> ClearedFields:
-    says = f"{label}: {LIMITS[limit].says}"
+    says = filled("{label}: {says}", label=label, says=LIMITS[limit].says)
     figure = FIGURES.get(limit)
     return ClearedFields(
         by=place.words(
-            f"{limit}.cleared_by", f"{says} Cleared by", health=True, when=yes, one_line=True
+            f"{limit}.cleared_by",
+            msg("{says} Cleared by", says=says),
+            health=True,
+            when=yes,
+            one_line=True,
         ),
-        on=place.date(f"{limit}.cleared_on", f"{says} Cleared from", health=True, when=yes),
+        on=place.date(
+            f"{limit}.cleared_on", msg("{says} Cleared from", says=says), health=True, when=yes
+        ),
         figure=place.amount(
             f"{limit}.figure",
-            f"{label}: {figure.label[0].lower()}{figure.label[1:]}",
+            filled("{label}: {label2}", label=label, label2=lowered(figure.label)),
             figure.unit,
             figure.low,
             figure.high,
@@ -69,45 +76,55 @@ precaution = {
     for precaution in PRECAUTIONS.values()
 }
 """Every condition that limits a plan, by name."""
-operated = FieldGroup("ask.care.surgery", "Conditions").choice(
+operated = FieldGroup("ask.care.surgery", msg("Conditions")).choice(
     "part",
-    "Part operated on",
+    msg("Part operated on"),
     OperatedPart,
     health=True,
     when=precaution["surgery"].there.among(YesNo.YES),
-    help="Not said: any part may have been.",
+    help=msg("Not said: any part may have been."),
 )
-question = FieldGroup("ask.question", "Conditions")
+question = FieldGroup("ask.question", msg("Conditions"))
 standing_asked = question.amount(
     "standing",
-    "Asked in the letter: standing in each hour",
+    msg("Asked in the letter: standing in each hour"),
     _STANDING.unit,
     _STANDING.low,
     _STANDING.high,
     health=True,
-    help="Left open: 10 min.",
+    help=msg("Left open: 10 min."),
 )
 """How much standing a letter to a clinician asks about, minutes of each hour."""
-standing_from = question.date("from", "Asked in the letter: from which day", health=True)
+standing_from = question.date("from", msg("Asked in the letter: from which day"), health=True)
 """From which day on a letter to a clinician asks about it."""
-_joint = FieldGroup("ask.joint", "Conditions")
+_joint = FieldGroup("ask.joint", msg("Conditions"))
 
 
 def _joint_limit(limit: LimitId) -> Field[float]:
     figure = FIGURES[limit]
     return _joint.amount(
-        limit, figure.label, figure.unit, figure.low, figure.high, health=True, help="As measured."
+        limit,
+        figure.label,
+        figure.unit,
+        figure.low,
+        figure.high,
+        health=True,
+        help=msg("As measured."),
     )
 
 
 joint = {limit: _joint_limit(limit) for limit in JOINTS_LIMITED}
 """How far a joint of this person may move, degrees, by the limit; blank where nothing limits it."""
-weak_side = FieldGroup("ask.care.weakness", "Conditions").choice(
-    "side", "Weaker side", Hand, health=True, when=precaution["weakness"].there.among(YesNo.YES)
-)
-only_hand = FieldGroup("ask.care.one_hand", "Conditions").choice(
+weak_side = FieldGroup("ask.care.weakness", msg("Conditions")).choice(
     "side",
-    "The hand that works",
+    msg("Weaker side"),
+    Hand,
+    health=True,
+    when=precaution["weakness"].there.among(YesNo.YES),
+)
+only_hand = FieldGroup("ask.care.one_hand", msg("Conditions")).choice(
+    "side",
+    msg("The hand that works"),
     Hand,
     health=True,
     when=precaution["one_hand"].there.among(YesNo.YES),

@@ -3,62 +3,63 @@
 from __future__ import annotations
 
 from ...choices import YesNo
+from ...language import msg
 from ...workstation import PLATFORMS, DeskEdge, DeskKind, Lever, UnderDesk
 from .group import FieldGroup
 
-_at = FieldGroup("look.desk", "Desk", "pieces")
+_at = FieldGroup("look.desk", msg("Desk"), "pieces")
 
-kind = _at.choice("kind", "Desk type", DeskKind, needed=True, part="surface")
+kind = _at.choice("kind", msg("Desk type"), DeskKind, needed=True, part="surface")
 
 moves = kind.among(DeskKind.SIT_STAND)
 
 surface = _at.span(
     "surface",
-    "Surface",
+    msg("Surface"),
     350,
     1500,
     part="surface",
     when=moves,
-    help="Height range. For a fixed desk, use the height as found.",
+    help=msg("Height range. For a fixed desk, use the height as found."),
     step=_at.length(
         "surface_step",
-        "Desk height adjusts in steps of",
+        msg("Desk height adjusts in steps of"),
         1,
         200,
         part="surface",
         when=moves,
-        help="Leave blank if it adjusts continuously.",
+        help=msg("Leave blank if it adjusts continuously."),
     ),
 )
 thickness = _at.length(
     "thickness",
-    "Desk surface to lowest point above the thighs",
+    msg("Desk surface to lowest point above the thighs"),
     5,
     300,
     part="surface",
     needed=True,
-    help="Include any drawer or crossbar.",
+    help=msg("Include any drawer or crossbar."),
 )
-under = _at.choice("under", "Underneath", UnderDesk, part="surface")
-depth = _at.length("depth", "Depth, front to back", 200, 1500, part="desk_depth")
-width = _at.length("width", "Width", 300, 4000, noted_only=True)
-edge = _at.choice("edge", "Front edge", DeskEdge)
-lever = _at.choice("lever", "Height is set by", Lever, when=moves, part="surface")
-display = _at.choice("display", "Height display", YesNo, when=moves, part="surface")
+under = _at.choice("under", msg("Underneath"), UnderDesk, part="surface")
+depth = _at.length("depth", msg("Depth, front to back"), 200, 1500, part="desk_depth")
+width = _at.length("width", msg("Width"), 300, 4000, noted_only=True)
+edge = _at.choice("edge", msg("Front edge"), DeskEdge)
+lever = _at.choice("lever", msg("Height is set by"), Lever, when=moves, part="surface")
+display = _at.choice("display", msg("Height display"), YesNo, when=moves, part="surface")
 display_reads = _at.length(
     "display_reads",
-    "Display shows",
+    msg("Display shows"),
     300,
     1600,
     when=display.among(YesNo.YES),
     part="surface",
-    help="Read the display and the tape at the same height.",
+    help=msg("Read the display and the tape at the same height."),
 )
 display_tape = _at.length(
-    "display_tape", "Tape shows", 300, 1600, when=display.among(YesNo.YES), part="surface"
+    "display_tape", msg("Tape shows"), 300, 1600, when=display.among(YesNo.YES), part="surface"
 )
-presets = _at.amount("presets", "Presets", "", 0, 20, when=moves, noted_only=True)
-speed = _at.amount("speed", "Speed", "mm/s", 1, 100, when=moves, noted_only=True)
+presets = _at.amount("presets", msg("Presets"), "", 0, 20, when=moves, noted_only=True)
+speed = _at.amount("speed", msg("Speed"), "mm/s", 1, 100, when=moves, noted_only=True)
 risers = _at.choice(
-    "risers", "Can take desk risers", YesNo, when=kind.among(DeskKind.FIXED, *PLATFORMS)
+    "risers", msg("Can take desk risers"), YesNo, when=kind.among(DeskKind.FIXED, *PLATFORMS)
 )

@@ -12,6 +12,7 @@ from math import inf
 from typing import Generic, Literal, TypedDict, TypeVar
 
 from ...choices import Choice, one_of
+from ...language import msg
 
 StepId = Literal["ask", "look", "measure", "work", "set", "pace", "report"]
 Kind = Literal["length", "number", "choice", "text", "date", "point", "time"]
@@ -27,13 +28,13 @@ SEAT_PARTS = frozenset(
 )
 """Parts of the drawing that belong to a seat."""
 STEPS: dict[StepId, str] = {
-    "ask": "Ask",
-    "look": "Look",
-    "measure": "Measure",
-    "work": "Work out",
-    "set": "Set",
-    "pace": "Pace",
-    "report": "Report",
+    "ask": msg("Ask"),
+    "look": msg("Look"),
+    "measure": msg("Measure"),
+    "work": msg("Work out"),
+    "set": msg("Set"),
+    "pace": msg("Pace"),
+    "report": msg("Report"),
 }
 
 

@@ -5,31 +5,32 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ...choices import Choice, YesNo
+from ...language import msg
 from .field import Field
 
 
 class OtherFlag(Choice):
     """Whether there is a red flag beside those that are asked about."""
 
-    NONE = "none", "No other"
-    CLINICIAN = "clinician", "Yes: clinician first"
-    URGENT = "urgent", "Yes: care now"
+    NONE = "none", msg("No other")
+    CLINICIAN = "clinician", msg("Yes: clinician first")
+    URGENT = "urgent", msg("Yes: care now")
 
 
 class CalledBack(Choice):
     """What a call back came to."""
 
-    WENT = "went", "They went"
-    NOT_YET = "not_yet", "Not yet"
-    UNREACHED = "unreached", "Not reached"
+    WENT = "went", msg("They went")
+    NOT_YET = "not_yet", msg("Not yet")
+    UNREACHED = "unreached", msg("Not reached")
 
 
 class ClinicianSays(Choice):
     """What the clinician answered to a referral."""
 
-    CLEARED = "cleared", "May go on as planned"
-    LIMITED = "limited", "May go on within limits"
-    WAIT = "wait", "Not yet"
+    CLEARED = "cleared", msg("May go on as planned")
+    LIMITED = "limited", msg("May go on within limits")
+    WAIT = "wait", msg("Not yet")
 
 
 @dataclass(frozen=True, eq=False)

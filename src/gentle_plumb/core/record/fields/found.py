@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from ...catalogue import QUANTITIES
+from ...language import msg
 from ...workstation import PLATFORMS, ArmrestKind, ChairKind, DeskKind, ScreenKind
 from . import chair as _chair
 from . import desk as _desk
@@ -10,7 +11,7 @@ from . import screens as _screens
 from .field import Field
 from .group import FieldGroup
 
-_at = FieldGroup("look.found", "As found", "walk")
+_at = FieldGroup("look.found", msg("As found"), "walk")
 _with_back = _chair.kind.open_or(
     ChairKind.TASK, ChairKind.DINING, ChairKind.WHEELCHAIR, ChairKind.OTHER
 )
@@ -18,122 +19,124 @@ _with_arms = _chair.armrests.open_or(ArmrestKind.FIXED, ArmrestKind.ADJUSTABLE)
 
 seat = _at.quantity(
     QUANTITIES["seat"],
-    "Seat height, client seated",
+    msg("Seat height, client seated"),
     part="seat",
     needed=True,
-    help="Floor to the seat under the sitting bones, with the client seated.",
+    help=msg("Floor to the seat under the sitting bones, with the client seated."),
 )
 seat_depth = _at.quantity(
     QUANTITIES["seat_depth"],
-    "Seat depth",
+    msg("Seat depth"),
     part="seat_depth",
-    help="Front edge to the backrest, along the seat.",
+    help=msg("Front edge to the backrest, along the seat."),
 )
 backrest = _at.quantity(
-    QUANTITIES["backrest"], "Backrest from level", when=_with_back, help="90° is upright."
+    QUANTITIES["backrest"], msg("Backrest from level"), when=_with_back, help=msg("90° is upright.")
 )
 lumbar = _at.quantity(
     QUANTITIES["lumbar"],
-    "Lumbar support height above the seat",
+    msg("Lumbar support height above the seat"),
     part="lumbar",
     when=_with_back,
-    help="Seat (client seated) to the middle of the support.",
+    help=msg("Seat (client seated) to the middle of the support."),
 )
 armrest = _at.quantity(
-    QUANTITIES["armrest"], "Armrest height above the seat", part="armrest", when=_with_arms
+    QUANTITIES["armrest"], msg("Armrest height above the seat"), part="armrest", when=_with_arms
 )
 armrest_gap = _at.quantity(
     QUANTITIES["armrest_gap"],
-    "Distance between armrests",
+    msg("Distance between armrests"),
     part="armrest",
     when=_with_arms,
-    help="Inner edge to inner edge.",
+    help=msg("Inner edge to inner edge."),
 )
 seat_slope = _at.quantity(
     QUANTITIES["seat_slope"],
-    "Seat tilt",
+    msg("Seat tilt"),
     part="seat_slope",
     when=_chair.kind.open_or(ChairKind.TASK, ChairKind.OTHER),
-    help="Front edge lower than the back is positive.",
+    help=msg("Front edge lower than the back is positive."),
 )
 footrest = _at.quantity(
     QUANTITIES["footrest"],
-    "Footrest",
+    msg("Footrest"),
     part="footrest",
-    help="Floor to the middle of the sole; 0 if there is none.",
+    help=msg("Floor to the middle of the sole; 0 if there is none."),
 )
 surface = _at.quantity(
     QUANTITIES["surface"],
-    "Surface",
+    msg("Surface"),
     part="surface",
     needed=True,
-    help="Floor to the surface the keyboard stands on.",
+    help=msg("Floor to the surface the keyboard stands on."),
 )
 underside = _at.length(
     "underside",
-    "Lowest part above the thighs",
+    msg("Lowest part above the thighs"),
     300,
     1450,
     part="surface",
-    help="Floor to the underside, drawer or crossbar.",
+    help=msg("Floor to the underside, drawer or crossbar."),
 )
-keys_edge = _at.quantity(QUANTITIES["keys_edge"], "Desk edge to home row", part="keys")
+keys_edge = _at.quantity(QUANTITIES["keys_edge"], msg("Desk edge to home row"), part="keys")
 keys_midline = _at.quantity(
     QUANTITIES["keys_midline"],
-    "Letter block from the midline",
+    msg("Letter block from the midline"),
     part="keys",
-    help="B key to the line of the breastbone; left is negative.",
+    help=msg("B key to the line of the breastbone; left is negative."),
 )
 mouse = _at.quantity(
     QUANTITIES["mouse"],
-    "Mouse distance from midline",
+    msg("Mouse distance from midline"),
     part="mouse",
     needed=True,
-    help="Centre of the mouse to the line of the breastbone.",
+    help=msg("Centre of the mouse to the line of the breastbone."),
 )
 mouse_forward = _at.quantity(
     QUANTITIES["mouse_forward"],
-    "Desk edge to the mouse",
+    msg("Desk edge to the mouse"),
     part="mouse_forward",
-    help="Desk edge to the middle of the mouse.",
+    help=msg("Desk edge to the middle of the mouse."),
 )
 mouse_level = _at.length(
     "mouse_level",
-    "Mouse level relative to the keyboard surface",
+    msg("Mouse level relative to the keyboard surface"),
     -300,
     300,
     part="mouse",
-    help="Negative if lower; 0 if level.",
+    help=msg("Negative if lower; 0 if level."),
 )
 screen_top = _at.quantity(
     QUANTITIES["screen_top"],
-    "Top of screen",
+    msg("Top of screen"),
     part="screen_top",
     needed=True,
-    help="Floor to the upper edge of the picture.",
+    help=msg("Floor to the upper edge of the picture."),
 )
 distance = _at.quantity(
     QUANTITIES["distance"],
-    "Eye to screen",
+    msg("Eye to screen"),
     part="distance",
     needed=True,
-    help="Outer corner of the eye to the centre of the screen.",
+    help=msg("Outer corner of the eye to the centre of the screen."),
 )
-tilt = _at.quantity(QUANTITIES["tilt"], "Screen tilt", part="tilt")
+tilt = _at.quantity(QUANTITIES["tilt"], msg("Screen tilt"), part="tilt")
 
 
 def _beside(id: str, index: int) -> dict[str, Field[float]]:
     """Where a second or third screen stands, by quantity."""
     there = _screens.side[id].kind.among(*ScreenKind)
     return {
-        f"{id}_top": _at.quantity(QUANTITIES[f"{id}_top"], f"Screen {index} top", when=there),
+        f"{id}_top": _at.quantity(
+            QUANTITIES[f"{id}_top"], msg("Screen {index} top", index=index), when=there
+        ),
         f"{id}_distance": _at.quantity(
-            QUANTITIES[f"{id}_distance"], f"Eye to screen {index}", when=there
+            QUANTITIES[f"{id}_distance"], msg("Eye to screen {index}", index=index), when=there
         ),
         f"{id}_bearing": _at.quantity(
             QUANTITIES[f"{id}_bearing"],
-            f"Screen {index} to the side",
-            help="To the centre of the screen; left is negative.",
+            msg("Screen {index} to the side", index=index),
+            help=msg("To the centre of the screen; left is negative."),
             when=there,
         ),
     }
@@ -147,9 +150,9 @@ beside = {
 """Where the second and third screen stand, by quantity."""
 screen_bearing = _at.quantity(
     QUANTITIES["screen_bearing"],
-    "Main screen, angle from straight ahead",
+    msg("Main screen, angle from straight ahead"),
     part="distance",
-    help="To the centre of the screen; left is negative.",
+    help=msg("To the centre of the screen; left is negative."),
 )
 
 by_quantity: dict[str, Field[float]] = {
@@ -175,17 +178,17 @@ by_quantity: dict[str, Field[float]] = {
 """The field of each quantity as found seated."""
 
 _stands = _desk.kind.among(DeskKind.SIT_STAND, *PLATFORMS, DeskKind.CART, DeskKind.COUNTER)
-_up = FieldGroup("look.found_standing", "As found standing", "walk")
+_up = FieldGroup("look.found_standing", msg("As found standing"), "walk")
 
 standing: dict[str, Field[float]] = {
     "surface": _up.quantity(
-        QUANTITIES["surface"], "Surface, standing", part="surface", when=_stands
+        QUANTITIES["surface"], msg("Surface, standing"), part="surface", when=_stands
     ),
     "screen_top": _up.quantity(
-        QUANTITIES["screen_top"], "Screen top, standing", part="screen_top", when=_stands
+        QUANTITIES["screen_top"], msg("Screen top, standing"), part="screen_top", when=_stands
     ),
     "distance": _up.quantity(
-        QUANTITIES["distance"], "Eye to screen, standing", part="distance", when=_stands
+        QUANTITIES["distance"], msg("Eye to screen, standing"), part="distance", when=_stands
     ),
 }
 """As found standing, by quantity."""

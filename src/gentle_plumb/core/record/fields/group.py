@@ -8,6 +8,7 @@ from types import ModuleType
 from typing import TypedDict, Unpack
 
 from ...catalogue import Quantity
+from ...language import filled, msg
 from .field import C, Field, FieldOptions, K, Kind, SpanField, StepId, step_of
 
 
@@ -134,16 +135,24 @@ class FieldGroup:
         **more: Unpack[FieldOptions],
     ) -> SpanField:
         """Make both ends of a range, mm; ``step`` is the field of the step it goes in."""
-        lower = self.length(f"{name}_min", f"{label}, {ends[0]}", low, high, **more)
-        upper = self.length(f"{name}_max", f"{label}, {ends[1]}", low, high, **more)
+        lower = self.length(
+            f"{name}_min", filled("{label}, {ends}", label=label, ends=ends[0]), low, high, **more
+        )
+        upper = self.length(
+            f"{name}_max", filled("{label}, {ends}", label=label, ends=ends[1]), low, high, **more
+        )
         return SpanField(replace(lower, pair=label), upper, step)
 
     def turn(
         self, name: str, label: str, low: float, high: float, **more: Unpack[FieldOptions]
     ) -> SpanField:
         """Make both ends of a range of degrees."""
-        lower = self.amount(f"{name}_min", f"{label}, least", "°", low, high, **more)
-        upper = self.amount(f"{name}_max", f"{label}, most", "°", low, high, **more)
+        lower = self.amount(
+            f"{name}_min", msg("{label}, least", label=label), "°", low, high, **more
+        )
+        upper = self.amount(
+            f"{name}_max", msg("{label}, most", label=label), "°", low, high, **more
+        )
         return SpanField(replace(lower, pair=label), upper)
 
 

@@ -6,10 +6,15 @@ from dataclasses import dataclass
 
 from ...body import DIMENSIONS, LEAST_CORRELATION, TOOLS, Dimension, MeasuredPosture, Tool
 from ...choices import Choice, YesNo
+from ...language import msg
 from .field import Field
 from .group import FieldGroup
 
-READINGS = {"first": "First reading", "second": "Second reading", "third": "Third reading"}
+READINGS = {
+    "first": msg("First reading"),
+    "second": msg("Second reading"),
+    "third": msg("Third reading"),
+}
 MEASURED = tuple(DIMENSIONS)
 """Every dimension that can be taken, in the order of measuring."""
 
@@ -17,27 +22,27 @@ MEASURED = tuple(DIMENSIONS)
 class Origin(Choice):
     """Where a value is from."""
 
-    MEASURED = "measured", "Measured here"
-    CARRIED_OVER = "carried_over", "Carried over"
-    SELF_MEASURED = "self_measured", "Measured by the client"
+    MEASURED = "measured", msg("Measured here")
+    CARRIED_OVER = "carried_over", msg("Carried over")
+    SELF_MEASURED = "self_measured", msg("Measured by the client")
 
 
 class Skip(Choice):
     """Why a dimension is left out."""
 
-    POSTURE = "posture", "Can’t adopt the posture"
-    CLOTHING = "clothing", "Clothing is in the way"
-    DECLINED = "declined", "Client declined"
-    TOOL = "tool", "Instrument not available"
-    TIME = "time", "No time today"
-    NOT_NEEDED = "not_needed", "Not needed here"
+    POSTURE = "posture", msg("Can’t adopt the posture")
+    CLOTHING = "clothing", msg("Clothing is in the way")
+    DECLINED = "declined", msg("Client declined")
+    TOOL = "tool", msg("Instrument not available")
+    TIME = "time", msg("No time today")
+    NOT_NEEDED = "not_needed", msg("Not needed here")
 
 
 class Footwear(Choice):
     """What is on the feet while heights are taken."""
 
-    BAREFOOT = "barefoot", "Barefoot"
-    SHOES = "shoes", "In shoes"
+    BAREFOOT = "barefoot", msg("Barefoot")
+    SHOES = "shoes", msg("In shoes")
 
 
 @dataclass(frozen=True, eq=False)
@@ -63,22 +68,25 @@ class DimensionFields:
         return self.first, self.second, self.third
 
 
-_whole = FieldGroup("measure", "How they sit")
+_whole = FieldGroup("measure", msg("How they sit"))
 
 posture = _whole.choice(
-    "posture", "Measured", MeasuredPosture, help="Upright heights are reduced by the usual slump."
+    "posture",
+    msg("Measured"),
+    MeasuredPosture,
+    help=msg("Upright heights are reduced by the usual slump."),
 )
 footwear = _whole.choice(
     "footwear",
-    "Feet",
+    msg("Feet"),
     Footwear,
     help="With shoes on, the heel height is subtracted from every floor height.",
 )
 heel = _whole.length(
-    "heel", "Heel height of that shoe", 0, 150, when=footwear.among(Footwear.SHOES)
+    "heel", msg("Heel height of that shoe"), 0, 150, when=footwear.among(Footwear.SHOES)
 )
-list_ = _whole.words("list", "List")
-table = _whole.words("table", "Table")
+list_ = _whole.words("list", msg("List"))
+table = _whole.words("table", msg("Table"))
 
 
 def _dimension(entry: Dimension) -> DimensionFields:
@@ -96,15 +104,15 @@ def _dimension(entry: Dimension) -> DimensionFields:
         first=taken("first", READINGS["first"], needed=entry.needed),
         second=taken("second", READINGS["second"], needed=entry.needed),
         third=taken("third", READINGS["third"]),
-        other=taken("other", "Other side") if entry.two_sided else None,
-        guess=about.choice("guess", "Use an estimate", YesNo) if estimated else None,
-        skip=about.choice("skip", "Left out", Skip),
-        kept=about.words("kept", "Reason for keeping", health=True),
-        kept_at=about.length("kept_at", "Kept at", 0, 3000),
-        tool=about.pick("with", "Taken with", TOOLS),
-        origin=about.choice("origin", "Source", Origin),
-        taken_on=about.date("taken_on", "Taken on"),
-        taken_by=about.words("taken_by", "Taken by"),
+        other=taken("other", msg("Other side")) if entry.two_sided else None,
+        guess=about.choice("guess", msg("Use an estimate"), YesNo) if estimated else None,
+        skip=about.choice("skip", msg("Left out"), Skip),
+        kept=about.words("kept", msg("Reason for keeping"), health=True),
+        kept_at=about.length("kept_at", msg("Kept at"), 0, 3000),
+        tool=about.pick("with", msg("Taken with"), TOOLS),
+        origin=about.choice("origin", msg("Source"), Origin),
+        taken_on=about.date("taken_on", msg("Taken on")),
+        taken_by=about.words("taken_by", msg("Taken by")),
     )
 
 

@@ -6,6 +6,7 @@ from dataclasses import dataclass
 
 from ...catalogue import TASKS
 from ...choices import Choice, YesNo
+from ...language import msg
 from ...movements import LIBRARY
 from ...pace import OWN, RHYTHMS, Elsewhere, TaskPosture
 from .field import Field
@@ -20,7 +21,7 @@ MEETINGS = ("meeting1", "meeting2", "meeting3", "meeting4")
 class Ramp(Choice):
     """How many weeks it takes to get used to standing."""
 
-    NONE = "0", "Used to it"
+    NONE = "0", msg("Used to it")
     TWO = "2", "2 weeks"
     THREE = "3", "3 weeks"
     FOUR = "4", "4 weeks"
@@ -29,8 +30,8 @@ class Ramp(Choice):
 class MeetingPosture(Choice):
     """How a meeting is spent."""
 
-    SIT = "sit", "Sitting"
-    STAND = "stand", "Standing"
+    SIT = "sit", msg("Sitting")
+    STAND = "stand", msg("Standing")
 
 
 @dataclass(frozen=True, eq=False)
@@ -42,35 +43,41 @@ class MeetingFields:
     posture: Field[MeetingPosture]
 
 
-_rhythm = FieldGroup("pace", "Rhythm")
+_rhythm = FieldGroup("pace", msg("Rhythm"))
 rhythm = _rhythm.pick(
     "rhythm",
-    "Rhythm",
-    {**{rhythm.id: rhythm.label for rhythm in RHYTHMS.values()}, OWN: "Own numbers"},
+    msg("Rhythm"),
+    {**{rhythm.id: rhythm.label for rhythm in RHYTHMS.values()}, OWN: msg("Own numbers")},
     needed=True,
 )
 _own = rhythm.among(OWN)
-sit = _rhythm.amount("sit", "Sit", "min", 5, 180, when=_own)
-stand = _rhythm.amount("stand", "Stand", "min", 0, 120, when=_own)
-move = _rhythm.amount("move", "Move", "min", 0, 30, when=_own)
-micro_every = _rhythm.amount("micro_every", "Micro-break every", "min", 0, 120, help="0: none.")
-walk_every = _rhythm.amount("walk_every", "Longer walk every", "min", 0, 480, help="0: none.")
-walk_minutes = _rhythm.amount("walk_minutes", "Longer walk", "min", 1, 60)
-ramp = _rhythm.choice("ramp", "Getting used to standing", Ramp)
-elsewhere = _rhythm.choice("elsewhere", "Standing or walking elsewhere", Elsewhere)
+sit = _rhythm.amount("sit", msg("Sit"), "min", 5, 180, when=_own)
+stand = _rhythm.amount("stand", msg("Stand"), "min", 0, 120, when=_own)
+move = _rhythm.amount("move", msg("Move"), "min", 0, 30, when=_own)
+micro_every = _rhythm.amount(
+    "micro_every", msg("Micro-break every"), "min", 0, 120, help="0: none."
+)
+walk_every = _rhythm.amount("walk_every", msg("Longer walk every"), "min", 0, 480, help="0: none.")
+walk_minutes = _rhythm.amount("walk_minutes", msg("Longer walk"), "min", 1, 60)
+ramp = _rhythm.choice("ramp", msg("Getting used to standing"), Ramp)
+elsewhere = _rhythm.choice("elsewhere", msg("Standing or walking elsewhere"), Elsewhere)
 
-_day = FieldGroup("pace", "Day")
-start = _day.time("start", "Start of work", help="9:00 where nothing is typed.")
-lunch_at = _day.time("lunch_at", "Lunch at", help="12:30 where nothing is typed.")
-lunch = _day.amount("lunch", "Lunch", "min", 0, 180, help="30 where nothing is typed; 0: none.")
+_day = FieldGroup("pace", msg("Day"))
+start = _day.time("start", msg("Start of work"), help=msg("9:00 where nothing is typed."))
+lunch_at = _day.time("lunch_at", msg("Lunch at"), help=msg("12:30 where nothing is typed."))
+lunch = _day.amount(
+    "lunch", msg("Lunch"), "min", 0, 180, help=msg("30 where nothing is typed; 0: none.")
+)
 
 
 def _meeting(id: str, number: int) -> MeetingFields:
-    place = FieldGroup(f"pace.{id}", "Day")
+    place = FieldGroup(f"pace.{id}", msg("Day"))
     return MeetingFields(
-        at=place.time("at", f"Meeting {number} at"),
-        minutes=place.amount("minutes", f"Meeting {number}", "min", 5, 480),
-        posture=place.choice("posture", f"Meeting {number} is spent", MeetingPosture),
+        at=place.time("at", msg("Meeting {number} at", number=number)),
+        minutes=place.amount("minutes", msg("Meeting {number}", number=number), "min", 5, 480),
+        posture=place.choice(
+            "posture", msg("Meeting {number} is spent", number=number), MeetingPosture
+        ),
     )
 
 
@@ -81,9 +88,9 @@ meeting = {id: _meeting(id, number) for number, id in enumerate(MEETINGS, 1)}
 class SpellPosture(Choice):
     """How a spell put by hand is spent."""
 
-    SIT = "sit", "Sit"
-    STAND = "stand", "Stand"
-    MOVE = "move", "Move"
+    SIT = "sit", msg("Sit")
+    STAND = "stand", msg("Stand")
+    MOVE = "move", msg("Move")
 
 
 @dataclass(frozen=True, eq=False)
@@ -97,29 +104,29 @@ class SpellFields:
 
 def spell(id: str) -> SpellFields:
     """Return the fields of a spell put by hand."""
-    place = FieldGroup(f"{SPELLS}.{id}", "Spells", "spells")
+    place = FieldGroup(f"{SPELLS}.{id}", msg("Spells"), "spells")
     return SpellFields(
-        at=place.time("at", "Spell from"),
-        minutes=place.amount("minutes", "Spell", "min", 1, 480),
-        posture=place.choice("posture", "Spell is spent", SpellPosture),
+        at=place.time("at", msg("Spell from")),
+        minutes=place.amount("minutes", msg("Spell"), "min", 1, 480),
+        posture=place.choice("posture", msg("Spell is spent"), SpellPosture),
     )
 
 
-_tasks = FieldGroup("pace.task", "Tasks")
+_tasks = FieldGroup("pace.task", msg("Tasks"))
 task = {id: _tasks.choice(id, label, TaskPosture) for id, label in TASKS.items()}
 """How each task is done, by name."""
 
-_eyes = FieldGroup("pace", "Eyes")
-eye_every = _eyes.amount("eye_every", "Eye break every", "min", 5, 120)
-eye_seconds = _eyes.amount("eye_seconds", "Eye break for", "s", 5, 300)
+_eyes = FieldGroup("pace", msg("Eyes"))
+eye_every = _eyes.amount("eye_every", msg("Eye break every"), "min", 5, 120)
+eye_seconds = _eyes.amount("eye_seconds", msg("Eye break for"), "s", 5, 300)
 far_point = _eyes.words(
     "far_point",
-    "Looks at",
+    msg("Looks at"),
     health=True,
-    help="Something far away, in the client’s own words: the mast outside.",
+    help=msg("Something far away, in the client’s own words: the mast outside."),
 )
 
-_movements = FieldGroup("pace.movement", "Movements")
+_movements = FieldGroup("pace.movement", msg("Movements"))
 movement = {
     movement.id: _movements.choice(movement.id, movement.label, YesNo)
     for movement in LIBRARY.values()

@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ...catalogue import Posture
+from ...language import msg
 from ...photo import LANDMARKS, VIEWS, Taken, View
 from .field import Field
 from .group import FieldGroup
@@ -14,8 +15,8 @@ PHOTO_FAMILY = "look.photo"
 MOST_PX = 20000.0
 """Furthest a landmark can lie from the corner, px. Source: geometry."""
 
-POSTURES: dict[Posture, str] = {"seated": "Seated", "standing": "Standing"}
-TAKEN: dict[Taken, str] = {"before": "As found", "after": "As left"}
+POSTURES: dict[Posture, str] = {"seated": msg("Seated"), "standing": msg("Standing")}
+TAKEN: dict[Taken, str] = {"before": msg("As found"), "after": msg("As left")}
 
 
 @dataclass(frozen=True, eq=False)
@@ -34,27 +35,30 @@ class PhotoFields:
 def photo(id: str) -> PhotoFields:
     """Return the fields of one photograph."""
     place, points = (
-        FieldGroup(f"{PHOTO_FAMILY}.{id}", group, "photos") for group in ("Photograph", "Points")
+        FieldGroup(f"{PHOTO_FAMILY}.{id}", group, "photos")
+        for group in (msg("Photograph"), msg("Points"))
     )
     return PhotoFields(
-        view=place.pick("view", "View", VIEWS),
-        posture=place.pick("posture", "Posture", POSTURES),
-        when=place.pick("when", "Taken", TAKEN),
+        view=place.pick("view", msg("View"), VIEWS),
+        posture=place.pick("posture", msg("Posture"), POSTURES),
+        when=place.pick("when", msg("Taken"), TAKEN),
         known=place.length(
             "known",
-            "Known length in the photo",
+            msg("Known length in the photo"),
             20,
             3000,
-            help="Between the two scale points, at the same distance from the camera as the client.",
+            help=msg(
+                "Between the two scale points, at the same distance from the camera as the client."
+            ),
         ),
         camera=place.length(
             "camera",
-            "Camera to client",
+            msg("Camera to client"),
             200,
             20000,
-            help="About 3 m is best; under 2 m the angles are unreliable.",
+            help=msg("About 3 m is best; under 2 m the angles are unreliable."),
         ),
-        note=place.words("note", "Note", health=True),
+        note=place.words("note", msg("Note"), health=True),
         points={
             mark.id: points.point(mark.id, mark.label, MOST_PX, help=mark.where)
             for mark in LANDMARKS.values()

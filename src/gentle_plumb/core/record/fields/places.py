@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from ...language import msg
 from ...workstation import PlaceUse
 from .field import Field
 from .group import FieldGroup
@@ -25,8 +26,8 @@ class PlaceFields:
 
 def at(id: str) -> PlaceFields:
     """Return what is kept of a place itself."""
-    here = FieldGroup(f"{PLACE}.{id}", "Places")
+    here = FieldGroup(f"{PLACE}.{id}", msg("Places"))
     return PlaceFields(
-        name=here.words("name", "Name of the place", health=True),
-        use=here.choice("use", "Worked at", PlaceUse),
+        name=here.words("name", msg("Name of the place"), health=True),
+        use=here.choice("use", msg("Worked at"), PlaceUse),
     )

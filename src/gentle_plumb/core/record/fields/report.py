@@ -5,35 +5,36 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ...choices import Choice, YesNo
+from ...language import msg
 from .field import Field
 from .group import FieldGroup
 
 SHARED = {
-    "work": "Work and place, as written with the client",
-    "eyes": "What is chosen for lenses and eyes",
-    "joints": "Angles of the joints",
-    "heights": "The person in the drawing, with eye and elbow heights",
+    "work": msg("Work and place, as written with the client"),
+    "eyes": msg("What is chosen for lenses and eyes"),
+    "joints": msg("Angles of the joints"),
+    "heights": msg("The person in the drawing, with eye and elbow heights"),
 }
 """What the workplace's paper says only where it is ticked."""
 
-_at = FieldGroup("report", "Report")
+_at = FieldGroup("report", msg("Report"))
 
-note = _at.words("note", "Message to the client", health=True)
-follow_up = _at.date("follow_up", "Follow-up date", needed=True)
+note = _at.words("note", msg("Message to the client"), health=True)
+follow_up = _at.date("follow_up", msg("Follow-up date"), needed=True)
 
 
 class Unconfirmed(Choice):
     """What the client's paper does with findings that nobody has confirmed."""
 
-    MARK = "mark", "Marked as not confirmed"
-    LEAVE_OUT = "leave_out", "Left out"
+    MARK = "mark", msg("Marked as not confirmed")
+    LEAVE_OUT = "leave_out", msg("Left out")
 
 
 unconfirmed = _at.choice(
-    "unconfirmed", "Findings not confirmed, in the client’s report", Unconfirmed
+    "unconfirmed", msg("Findings not confirmed, in the client’s report"), Unconfirmed
 )
 
-_share = FieldGroup("report.share", "Workplace", "share")
+_share = FieldGroup("report.share", msg("Workplace"), "share")
 share = {id: _share.choice(id, label, YesNo) for id, label in SHARED.items()}
 """What the workplace's paper may say, by name."""
 
@@ -41,9 +42,9 @@ share = {id: _share.choice(id, label, YesNo) for id, label in SHARED.items()}
 class TemporaryNow(Choice):
     """What has become of a piece that was there for a time."""
 
-    STILL = "still", "Still there"
-    REPLACED = "replaced", "Replaced"
-    GONE = "gone", "Gone, nothing in its place"
+    STILL = "still", msg("Still there")
+    REPLACED = "replaced", msg("Replaced")
+    GONE = "gone", msg("Gone, nothing in its place")
 
 
 CAUSES, ACTIONS = "report.cause", "report.action"
@@ -62,11 +63,11 @@ class CauseFields:
 
 def cause(id: str) -> CauseFields:
     """Return what is kept of the practitioner's word on one cause."""
-    place = FieldGroup(f"{CAUSES}.{id}", "Causes", "causes")
+    place = FieldGroup(f"{CAUSES}.{id}", msg("Causes"), "causes")
     return CauseFields(
-        words=place.words("words", "In my words", health=True),
-        rank=place.amount("rank", "Place in the order", "", 1, MOST_RANK),
-        left_out=place.choice("left_out", "Left out of the client’s report", YesNo),
+        words=place.words("words", msg("In my words"), health=True),
+        rank=place.amount("rank", msg("Place in the order"), "", 1, MOST_RANK),
+        left_out=place.choice("left_out", msg("Left out of the client’s report"), YesNo),
     )
 
 
@@ -84,27 +85,27 @@ class RequestFields:
 
 def request(id: str) -> RequestFields:
     """Return what the workplace answered to one thing that was asked of it; ``id`` as on its paper."""
-    place = FieldGroup(f"{REQUESTS}.{id}", "Asked of the workplace", "requests")
+    place = FieldGroup(f"{REQUESTS}.{id}", msg("Asked of the workplace"), "requests")
     return RequestFields(
-        done=place.choice("done", "Done by the workplace", YesNo),
-        note=place.words("note", "Note of the workplace", one_line=True, health=True),
+        done=place.choice("done", msg("Done by the workplace"), YesNo),
+        note=place.words("note", msg("Note of the workplace"), one_line=True, health=True),
     )
 
 
-requests_by = FieldGroup("report", "Asked of the workplace", "requests").words(
-    "requests_by", "Workplace’s answers given by", one_line=True, health=True, noted_only=True
+requests_by = FieldGroup("report", msg("Asked of the workplace"), "requests").words(
+    "requests_by", msg("Workplace’s answers given by"), one_line=True, health=True, noted_only=True
 )
 
 
 def temporary_now(key: str) -> Field[TemporaryNow]:
     """Return the field of what has become of a piece that was there for a time; ``key`` as in the practitioner's own plan."""
-    return FieldGroup(f"look.temporary.{key}", "For a time only", "walk").choice(
-        "now", "What has become of it", TemporaryNow
+    return FieldGroup(f"look.temporary.{key}", msg("For a time only"), "walk").choice(
+        "now", msg("What has become of it"), TemporaryNow
     )
 
 
 def action_words(field: str) -> Field[str]:
     """Return the field of the practitioner's words for one action; ``field`` as in its path of Set."""
-    return FieldGroup(f"{ACTIONS}.{field}", "Actions", "causes").words(
-        "words", "In my words", health=True
+    return FieldGroup(f"{ACTIONS}.{field}", msg("Actions"), "causes").words(
+        "words", msg("In my words"), health=True
     )

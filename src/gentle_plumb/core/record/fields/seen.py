@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ...choices import Choice, YesNo
+from ...language import msg
 from ...observation import GOOD, HABITS, LIGHT_TASKS, ROOM, Habit, HabitOften, HabitSide, RoomItem
 from ...workstation import ChairKind
 from . import chair
@@ -16,7 +17,7 @@ from .group import FieldGroup
 class Seen(Choice):
     """A habit is noted where it is seen, and only there."""
 
-    SEEN = "seen", "Seen"
+    SEEN = "seen", msg("Seen")
 
 
 @dataclass(frozen=True, eq=False)
@@ -40,15 +41,17 @@ class RoomFields:
 
 
 def _habit(habit: Habit) -> HabitFields:
-    place = FieldGroup(f"look.habit.{habit.id}", "Habits", "habits")
+    place = FieldGroup(f"look.habit.{habit.id}", msg("Habits"), "habits")
     standing = habit.posture == "standing"
-    seen = place.choice("", f"{habit.label}, standing" if standing else habit.label, Seen)
+    seen = place.choice(
+        "", msg("{label}, standing", label=habit.label) if standing else habit.label, Seen
+    )
     when = seen.among(Seen.SEEN)
     return HabitFields(
         seen=seen,
-        side=place.choice("side", "Side", HabitSide, when=when),
-        often=place.choice("often", "How often", HabitOften, when=when),
-        note=place.words("note", "Note", health=True, when=when),
+        side=place.choice("side", msg("Side"), HabitSide, when=when),
+        often=place.choice("often", msg("How often"), HabitOften, when=when),
+        note=place.words("note", msg("Note"), health=True, when=when),
     )
 
 
@@ -65,10 +68,10 @@ def _room(item: RoomItem) -> RoomFields:
     wrong = answer.among("wrong")
     return RoomFields(
         answer=answer,
-        note=place.words("note", f"{item.label}: note", health=True, when=wrong),
+        note=place.words("note", msg("{label}: note", label=item.label), health=True, when=wrong),
         out_of_use=place.words(
             "out_of_use",
-            f"{item.label}: taken out of use, when",
+            msg("{label}: taken out of use, when", label=item.label),
             when=wrong,
             one_line=True,
             noted_only=True,
@@ -78,7 +81,7 @@ def _room(item: RoomItem) -> RoomFields:
         else None,
         told=place.words(
             "told",
-            f"{item.label}: who was told",
+            msg("{label}: who was told", label=item.label),
             when=wrong,
             one_line=True,
             noted_only=True,
@@ -92,34 +95,36 @@ def _room(item: RoomItem) -> RoomFields:
 habit = {habit.id: _habit(habit) for habit in HABITS.values()}
 """Every habit, by name; those seen standing are apart."""
 
-_good = FieldGroup("look.good", "Good habits", "habits")
+_good = FieldGroup("look.good", msg("Good habits"), "habits")
 good = {id: _good.choice(id, label, Seen) for id, label in GOOD.items()}
 """What is done well already, by name."""
 
-_light = FieldGroup("look.room", "Light", "room")
+_light = FieldGroup("look.room", msg("Light"), "room")
 
 light_for = _light.pick(
-    "light_for", "Light is needed for", {id: label for id, (label, _, _) in LIGHT_TASKS.items()}
+    "light_for",
+    msg("Light is needed for"),
+    {id: label for id, (label, _, _) in LIGHT_TASKS.items()},
 )
 lux = _light.amount(
     "lux",
-    "Light level on the desk",
+    msg("Light level on the desk"),
     "lux",
     0,
     20000,
-    help="Lay the meter flat beside the keyboard.",
+    help=msg("Lay the meter flat beside the keyboard."),
 )
 room = {item.id: _room(item) for item in ROOM.values()}
 """Every item of the room or home list, by name."""
 
-workstation = FieldGroup("look", "Workstation", "pieces").words(
+workstation = FieldGroup("look", msg("Workstation"), "pieces").words(
     "workstation",
-    "Shared workstation",
-    help="The saved workstation this equipment was loaded from.",
+    msg("Shared workstation"),
+    help=msg("The saved workstation this equipment was loaded from."),
 )
-watched = FieldGroup("look", "Habits", "habits").choice(
-    "watched", "Watched for some minutes: nothing else seen", YesNo
+watched = FieldGroup("look", msg("Habits"), "habits").choice(
+    "watched", msg("Watched for some minutes: nothing else seen"), YesNo
 )
-note = FieldGroup("look", "Notes", "habits").words(
-    "note", "Visit notes", health=True, noted_only=True
+note = FieldGroup("look", msg("Notes"), "habits").words(
+    "note", msg("Visit notes"), health=True, noted_only=True
 )

@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from ...catalogue import Posture, Quantity, quantities_set
 from ...choices import Choice
 from ...intake import REGIONS
+from ...language import msg
 from .desk import moves
 from .field import Field
 from .group import FieldGroup
@@ -19,16 +20,16 @@ ACTIONS = "set.action"
 class ActionAnswer(Choice):
     """What was said of an action that is no setting."""
 
-    DONE = "done", "Done"
-    LATER = "later", "Not today"
+    DONE = "done", msg("Done")
+    LATER = "later", msg("Not today")
 
 
 class MeasuredBy(Choice):
     """How something was re-measured."""
 
-    HAND = "hand", "By hand, typed"
-    TAPE = "tape", "Read from the tape"
-    DISPLAY = "display", "From the desk’s display"
+    HAND = "hand", msg("By hand, typed")
+    TAPE = "tape", msg("Read from the tape")
+    DISPLAY = "display", msg("From the desk’s display")
 
 
 @dataclass(frozen=True, eq=False)
@@ -42,12 +43,15 @@ class SettingFields:
 
 def _setting(posture: Posture, quantity: Quantity) -> SettingFields:
     place, key = FieldGroup(f"set.{posture}", posture.title()), quantity.key
-    label = f"{quantity.label}, set to target and not measured"
+    label = msg("{label}, set to target and not measured", label=quantity.label)
     return SettingFields(
         measured=place.quantity(quantity, quantity.label, part=key),
         aimed=place.quantity(quantity, label, name=f"{key}.aimed", part=key),
         by=place.choice(
-            f"{key}.by", f"{quantity.label}, how it was measured", MeasuredBy, part=key
+            f"{key}.by",
+            msg("{label}, how it was measured", label=quantity.label),
+            MeasuredBy,
+            part=key,
         ),
     )
 
@@ -60,8 +64,14 @@ setting = {
 
 
 preset = {
-    posture: FieldGroup("set.preset", "Presets").amount(
-        posture, f"Saved on key, {posture}", "", 1, 20, when=moves, part="surface"
+    posture: FieldGroup("set.preset", msg("Presets")).amount(
+        posture,
+        msg("Saved on key, {posture}", posture=posture),
+        "",
+        1,
+        20,
+        when=moves,
+        part="surface",
     )
     for posture in POSTURES
 }
@@ -71,52 +81,52 @@ preset = {
 class SettleSeen(Choice):
     """What is seen once the client has worked for a while."""
 
-    FORWARD = "forward", "Comes forward"
-    BACK = "back", "Pushes back"
-    CHIN = "chin", "Chin up"
-    WELL = "well", "Reads well"
+    FORWARD = "forward", msg("Comes forward")
+    BACK = "back", msg("Pushes back")
+    CHIN = "chin", msg("Chin up")
+    WELL = "well", msg("Reads well")
 
 
-_settle = FieldGroup("set.settle", "Settle-in")
-settle_started = _settle.amount("started", "Settle-in begun", "s", 0, 4_000_000_000)
+_settle = FieldGroup("set.settle", msg("Settle-in"))
+settle_started = _settle.amount("started", msg("Settle-in begun"), "s", 0, 4_000_000_000)
 """When the client began to work for the settle-in test, seconds since 1970; empty while no clock runs."""
-settle_minutes = _settle.amount("minutes", "Settle-in", "min", 5, 40)
-settle_seen = _settle.choice("seen", "After settling in", SettleSeen)
+settle_minutes = _settle.amount("minutes", msg("Settle-in"), "min", 5, 40)
+settle_seen = _settle.choice("seen", msg("After settling in"), SettleSeen)
 
 
 class StepTest(Choice):
     """What the test on the person said once a step was done."""
 
-    PASSES = "passes", "Passes"
-    NEARLY = "nearly", "Nearly"
-    FAILS = "fails", "Fails"
+    PASSES = "passes", msg("Passes")
+    NEARLY = "nearly", msg("Nearly")
+    FAILS = "fails", msg("Fails")
 
 
 class ClientWord(Choice):
     """What the client says of it."""
 
-    GOOD = "good", "Good"
-    NOT_YET = "not_yet", "Not yet"
-    HURTS = "hurts", "Hurts"
+    GOOD = "good", msg("Good")
+    NOT_YET = "not_yet", msg("Not yet")
+    HURTS = "hurts", msg("Hurts")
 
 
 class NotToday(Choice):
     """Why a step is not done today."""
 
-    PART = "part", "A part is missing"
-    LOCKED = "locked", "It is locked or broken"
-    WORKPLACE = "workplace", "Needs the workplace"
-    HEAVY = "heavy", "Too heavy to move alone"
-    TIME = "time", "No time today"
-    UNWANTED = "unwanted", "Declined"
+    PART = "part", msg("A part is missing")
+    LOCKED = "locked", msg("It is locked or broken")
+    WORKPLACE = "workplace", msg("Needs the workplace")
+    HEAVY = "heavy", msg("Too heavy to move alone")
+    TIME = "time", msg("No time today")
+    UNWANTED = "unwanted", msg("Declined")
 
 
 class Owner(Choice):
     """Who sees to a step that is not done today."""
 
-    PRACTITIONER = "practitioner", "Practitioner"
-    CLIENT = "client", "Client"
-    WORKPLACE = "workplace", "Workplace"
+    PRACTITIONER = "practitioner", msg("Practitioner")
+    CLIENT = "client", msg("Client")
+    WORKPLACE = "workplace", msg("Workplace")
 
 
 @dataclass(frozen=True, eq=False)
@@ -140,16 +150,16 @@ class ActionFields:
 
 def action(id: str) -> ActionFields:
     """Return the fields of what was said of one step."""
-    place = FieldGroup(f"{ACTIONS}.{id}", "Actions", "actions")
+    place = FieldGroup(f"{ACTIONS}.{id}", msg("Actions"), "actions")
     places = {region.id: region.label for region in REGIONS.values()}
     return ActionFields(
-        state=place.choice("state", "State", ActionAnswer),
-        test=place.choice("test", "Test with the client", StepTest),
-        word=place.choice("word", "The client says", ClientWord, health=True),
-        hurts_at=place.pick("hurts_at", "Where it hurts", places, health=True),
-        because=place.choice("because", "Not today, because", NotToday),
-        owner=place.choice("owner", "By whom", Owner),
-        due=place.date("due", "By when"),
-        aim=place.amount("aim", "Aim when it was set", "", -2000, 5000),
-        stopped_at=place.amount("stopped_at", "Where it stood when it hurt", "", -2000, 5000),
+        state=place.choice("state", msg("State"), ActionAnswer),
+        test=place.choice("test", msg("Test with the client"), StepTest),
+        word=place.choice("word", msg("The client says"), ClientWord, health=True),
+        hurts_at=place.pick("hurts_at", msg("Where it hurts"), places, health=True),
+        because=place.choice("because", msg("Not today, because"), NotToday),
+        owner=place.choice("owner", msg("By whom"), Owner),
+        due=place.date("due", msg("By when")),
+        aim=place.amount("aim", msg("Aim when it was set"), "", -2000, 5000),
+        stopped_at=place.amount("stopped_at", msg("Where it stood when it hurt"), "", -2000, 5000),
     )

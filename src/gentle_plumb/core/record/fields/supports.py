@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from ...choices import YesNo
+from ...language import msg
 from ...workstation import STACKED, SUPPORTS
 from .field import Field
 from .group import FieldGroup
@@ -24,15 +25,17 @@ NOTED_ONLY = frozenset({"task_lamp"})
 
 
 def _support(id: str, label: str, *, thick: bool) -> SupportFields:
-    place = FieldGroup(f"look.support.{id}", "Available in the room", "pieces")
+    place = FieldGroup(f"look.support.{id}", msg("Available in the room"), "pieces")
     there = place.choice(
         "", label, YesNo, part="footrest" if id == "footrest" else "", noted_only=id in NOTED_ONLY
     )
     yes = there.among(YesNo.YES)
     return SupportFields(
         there=there,
-        height=place.length("height", f"{label}, height", 1, 400, when=yes) if thick else None,
-        count=place.amount("count", f"{label}: how many", "", 1, 20, when=yes)
+        height=place.length("height", msg("{label}, height", label=label), 1, 400, when=yes)
+        if thick
+        else None,
+        count=place.amount("count", msg("{label}: how many", label=label), "", 1, 20, when=yes)
         if id in STACKED
         else None,
     )
@@ -41,24 +44,24 @@ def _support(id: str, label: str, *, thick: bool) -> SupportFields:
 at_hand = {id: _support(id, label, thick=thick) for id, (label, thick) in SUPPORTS.items()}
 """Everything that may be at hand, by name."""
 
-_footrest = FieldGroup("look.footrest", "Available in the room", "pieces")
+_footrest = FieldGroup("look.footrest", msg("Available in the room"), "pieces")
 _there = at_hand["footrest"].there.among(YesNo.YES)
 
 footrest_height = _footrest.span(
-    "height", "Footrest height range", 20, 400, part="footrest", when=_there
+    "height", msg("Footrest height range"), 20, 400, part="footrest", when=_there
 )
 footrest_slope = _footrest.amount(
-    "slope", "Footrest angle", "°", 0, 40, when=_there, noted_only=True
+    "slope", msg("Footrest angle"), "°", 0, 40, when=_there, noted_only=True
 )
 
 _chair_there = at_hand["other_chair"].there.among(YesNo.YES)
-other_chair = FieldGroup("look.other_chair", "Available in the room", "pieces").span(
+other_chair = FieldGroup("look.other_chair", msg("Available in the room"), "pieces").span(
     "seat",
-    "Another chair, seat",
+    msg("Another chair, seat"),
     250,
     900,
     when=_chair_there,
-    help="Adjustment range with someone sitting on it.",
+    help=msg("Adjustment range with someone sitting on it."),
 )
 """The seat of another chair in the room that could be taken instead."""
 

@@ -6,16 +6,17 @@ from dataclasses import dataclass
 
 from ...catalogue import TIERS, Posture, Quantity, own_numbers
 from ...choices import Choice, YesNo
+from ...language import msg
 from ...policy import POLICY_QUESTIONS, POLICY_RANGES, STANDING, PolicyQuestion
 from .field import Field
 from .group import FieldGroup
 
 POSTURES: tuple[Posture, ...] = ("seated", "standing")
 ANGLES = {
-    "elbow_angle": "Elbow angle",
-    "recline": "Recline",
-    "flexion": "Shoulder flexion",
-    "thigh_slope": "Thigh slope",
+    "elbow_angle": msg("Elbow angle"),
+    "recline": msg("Recline"),
+    "flexion": msg("Shoulder flexion"),
+    "thigh_slope": msg("Thigh slope"),
 }
 """Angles of the policy that can be typed for one visit, degrees."""
 OWN_FINDINGS = "work.own"
@@ -26,16 +27,16 @@ FINDINGS = "work.finding"
 class Severity(Choice):
     """How much a finding weighs."""
 
-    SLIGHT = "slight", "Slight"
-    MARKED = "marked", "Marked"
-    STRONG = "strong", "Severe"
+    SLIGHT = "slight", msg("Slight")
+    MARKED = "marked", msg("Marked")
+    STRONG = "strong", msg("Severe")
 
 
 class Verdict(Choice):
     """The practitioner's word on a finding."""
 
-    ACCEPTED = "accepted", "Accepted"
-    DISMISSED = "dismissed", "Dismissed"
+    ACCEPTED = "accepted", msg("Accepted")
+    DISMISSED = "dismissed", msg("Dismissed")
 
 
 @dataclass(frozen=True, eq=False)
@@ -70,8 +71,10 @@ class OwnFindingFields:
 def _own_number(posture: Posture, quantity: Quantity) -> OwnNumberFields:
     place = FieldGroup(f"work.{posture}", posture.title())
     return OwnNumberFields(
-        value=place.quantity(quantity, f"{quantity.label}, my number", part=quantity.key),
-        why=place.words(f"{quantity.key}.why", "Why", part=quantity.key, health=True),
+        value=place.quantity(
+            quantity, msg("{label}, my number", label=quantity.label), part=quantity.key
+        ),
+        why=place.words(f"{quantity.key}.why", msg("Why"), part=quantity.key, health=True),
     )
 
 
@@ -83,26 +86,28 @@ own_number = {
 }
 """Numbers of one's own, by posture and quantity."""
 
-_plan = FieldGroup("work", "Plan", "plan")
-plan = _plan.pick("plan", "Plan", TIERS)
+_plan = FieldGroup("work", msg("Plan"), "plan")
+plan = _plan.pick("plan", msg("Plan"), TIERS)
 budget = _plan.amount(
     "budget",
-    "Budget",
+    msg("Budget"),
     "",
     0,
     1_000_000,
-    help="In the practice’s currency; compared with each plan.",
+    help=msg("In the practice’s currency; compared with each plan."),
 )
 settle = _plan.length(
     "settle_by",
-    "Settle-in test: screen moved by",
+    msg("Settle-in test: screen moved by"),
     -400,
     400,
     part="distance",
-    help="After 15 to 20 minutes of work: nearer is negative. It overrules what the size asks for.",
+    help=msg(
+        "After 15 to 20 minutes of work: nearer is negative. It overrules what the size asks for."
+    ),
 )
 
-_angles = FieldGroup("work.number", "Angles", "policies")
+_angles = FieldGroup("work.number", msg("Angles"), "policies")
 angle = {
     name: _angles.amount(name, label, "°", POLICY_RANGES[name][0].low, POLICY_RANGES[name][0].high)
     for name, label in ANGLES.items()
@@ -112,11 +117,11 @@ angle = {
 
 def _positions(question: PolicyQuestion) -> dict[str, Field[str]]:
     offered = {position.id: position.label for position in question.positions}
-    seated = FieldGroup("work.policy", "Policies", "policies")
+    seated = FieldGroup("work.policy", msg("Policies"), "policies")
     fields = {question.id: seated.pick(question.id, question.label, offered)}
     if question.standing:
         standing, id = (
-            FieldGroup("work.policy", "Policies, standing", "policies"),
+            FieldGroup("work.policy", msg("Policies, standing"), "policies"),
             STANDING + question.id,
         )
         fields[id] = standing.pick(id, question.label, offered)
@@ -133,12 +138,14 @@ policy = {
 
 def finding(id: str) -> FindingFields:
     """Return what is kept of the practitioner's word on one finding; ``id`` as in its path."""
-    place = FieldGroup(f"{FINDINGS}.{id}", "Findings", "findings")
+    place = FieldGroup(f"{FINDINGS}.{id}", msg("Findings"), "findings")
     return FindingFields(
-        verdict=place.choice("verdict", "Verdict", Verdict),
-        words=place.words("words", "My wording", health=True),
-        reason=place.words("reason", "Reason for dismissing", health=True),
-        workplace=place.choice("workplace", "Also use my wording in the workplace copy", YesNo),
+        verdict=place.choice("verdict", msg("Verdict"), Verdict),
+        words=place.words("words", msg("My wording"), health=True),
+        reason=place.words("reason", msg("Reason for dismissing"), health=True),
+        workplace=place.choice(
+            "workplace", msg("Also use my wording in the workplace copy"), YesNo
+        ),
     )
 
 
@@ -148,16 +155,16 @@ OWN_PLAN = "work.own_plan"
 
 def taken(key: str) -> Field[YesNo]:
     """Return the field of one thing ticked for the practitioner's own plan."""
-    return FieldGroup(f"{OWN_PLAN}.{key}", "Plan", "plan").choice("taken", "Taken", YesNo)
+    return FieldGroup(f"{OWN_PLAN}.{key}", msg("Plan"), "plan").choice("taken", msg("Taken"), YesNo)
 
 
 def own_finding(id: str) -> OwnFindingFields:
     """Return what is kept of one finding of the practitioner's own."""
-    place = FieldGroup(f"{OWN_FINDINGS}.{id}", "Findings", "findings")
+    place = FieldGroup(f"{OWN_FINDINGS}.{id}", msg("Findings"), "findings")
     return OwnFindingFields(
-        title=place.words("title", "What I found", health=True),
-        why=place.words("why", "Why it matters", health=True),
-        do=place.words("do", "What to do", health=True),
-        severity=place.choice("severity", "Severity", Severity),
-        workplace=place.choice("workplace", "Also include in the workplace copy", YesNo),
+        title=place.words("title", msg("What I found"), health=True),
+        why=place.words("why", msg("Why it matters"), health=True),
+        do=place.words("do", msg("What to do"), health=True),
+        severity=place.choice("severity", msg("Severity"), Severity),
+        workplace=place.choice("workplace", msg("Also include in the workplace copy"), YesNo),
     )

@@ -1,8 +1,9 @@
+import { t } from "@lingui/core/macro";
 import { api, type Problem, type Schemas } from "@/shared/api/client";
 import type { View } from "@/shared/api/queries";
 
 export function failed(status: number): Problem {
-  const detail = `The server couldn’t process this (${status}).`;
+  const detail = t`The server couldn’t process this (${status}).`;
   return { type: "failed", title: detail, status, detail };
 }
 

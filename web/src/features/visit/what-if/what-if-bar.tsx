@@ -1,3 +1,5 @@
+import { plural, t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { RotateCcw } from "lucide-react";
 import { useNavigation } from "../state/navigation";
 import { useBench, useWhatIf } from "./bench";
@@ -10,7 +12,7 @@ export function WhatIfBar() {
   const { tried } = trial;
   return (
     <section
-      aria-label="Trial"
+      aria-label={t`Trial`}
       className="flex min-w-0 flex-1 items-center border border-dashed border-ink bg-deep max-[1180px]:order-last max-[1180px]:basis-full"
     >
       <button
@@ -22,13 +24,13 @@ export function WhatIfBar() {
           {what(trial.found, Object.keys(trial.tries).length, trial.label, trial.snapshot?.label)}
         </span>
         <span className="figures block truncate" aria-live="polite">
-          {tried ? <Left of={tried} /> : "Calculating…"}
+          {tried ? <Left of={tried} /> : t`Calculating…`}
         </span>
       </button>
       <button
         type="button"
-        aria-label="Reset to target"
-        title="Reset to target"
+        aria-label={t`Reset to target`}
+        title={t`Reset to target`}
         onClick={bench.toBest}
         className="grid size-11 shrink-0 place-items-center hover:bg-ground"
       >
@@ -44,9 +46,9 @@ function what(
   label: string | null,
   against: string | undefined,
 ): string {
-  const counted = many === 1 ? "Trying 1 change" : `Trying ${many} changes`;
-  const tried = label ?? (found ? "As found" : many ? counted : "As saved");
-  return against === undefined ? tried : `${tried} over ${against}`;
+  const counted = plural(many, { one: "Trying # change", other: "Trying # changes" });
+  const tried = label ?? (found ? t`As found` : many ? counted : t`As saved`);
+  return against === undefined ? tried : t`${tried} over ${against}`;
 }
 
 /** What stays outside the bands, in degrees and strain minutes, and how many findings with it. */
@@ -57,16 +59,18 @@ export function Left({
 }) {
   return (
     <>
-      <b>{of.excess_deg.toFixed(0)}°</b> out of range
+      <Trans>
+        <b>{of.excess_deg.toFixed(0)}°</b> out of range
+      </Trans>
       {of.minutes != null && (
-        <>
+        <Trans>
           , <b>{Math.round(of.minutes)}</b> min a day
-        </>
+        </Trans>
       )}
       {of.findings.length > 0 && (
-        <>
+        <Trans>
           , <b>{of.findings.length}</b> found
-        </>
+        </Trans>
       )}
     </>
   );

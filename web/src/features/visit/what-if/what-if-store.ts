@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { replaceEqualDeep } from "@tanstack/react-query";
 import { createStore, type StoreApi } from "zustand/vanilla";
 import type { Unit } from "@/shared/api/client";
@@ -95,7 +96,7 @@ export class WhatIfStore {
   toFound = (): void => this.change({ tries: {}, found: true, label: null });
   takeSnapshot = (): void => {
     const { tries, found } = this.state;
-    this.change({ snapshot: { label: "the snapshot", tries, found } });
+    this.change({ snapshot: { label: t`the snapshot`, tries, found } });
   };
   dropSnapshot = (): void => this.change({ snapshot: null });
 

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { Button } from "@/shared/ui/button";
 import { type Part, PartTabs } from "@/shared/ui/part-tabs";
 import { FieldsForm } from "../../fields-form";
@@ -43,11 +44,11 @@ export function AskPanel() {
   });
   return (
     <>
-      <StepHead says="Before you adjust anything.">Ask</StepHead>
+      <StepHead says={t`Before you adjust anything.`}>{t`Ask`}</StepHead>
       <FromClient />
       <LastTime />
       <PartTabs
-        label="Sections of this step"
+        label={t`Sections of this step`}
         parts={parts}
         present={slug(present)}
         onChoose={setPart}
@@ -69,7 +70,7 @@ export function AskPanel() {
         )}
         <PanelFoot>
           <Button look="next" className="w-full desk:max-w-[440px]" data-next="" onClick={onward}>
-            {next ? `Next: ${next}` : "Continue to Look"}
+            {next ? t`Next: ${next}` : t`Continue to Look`}
           </Button>
         </PanelFoot>
       </PartTabs>

@@ -1,17 +1,19 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { type ReactNode, useMemo } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { BodyMap, type MapWords } from "../../../../drawing/body-map";
 import { useVisitFacts } from "../../state/facts";
 
-const WORDS: MapWords = {
-  front: "Front",
-  back: "Back",
-  left: "left",
-  right: "right",
-  all: "Body regions: arrow keys move, 0 to 9 and + set the intensity",
+const mapWords = (): MapWords => ({
+  front: t`Front`,
+  back: t`Back`,
+  left: t`left`,
+  right: t`right`,
+  all: t`Body regions: arrow keys move, 0 to 9 and + set the intensity`,
   region: (region, strength) =>
-    `${region.label}, ${strength ? `${strength} of 10` : "no discomfort"}`,
-};
+    `${region.label}, ${strength ? t`${strength} of 10` : t`no discomfort`}`,
+});
 
 /** The body map of a visit, with its keys said below. */
 export function BodyChart({
@@ -44,7 +46,7 @@ export function BodyChart({
     <div className="flex min-h-0 flex-1 flex-col" data-own-keys="">
       <BodyMap
         map={map}
-        words={WORDS}
+        words={mapWords()}
         readOnly={readOnly}
         chosen={chosen}
         strength={strength}
@@ -53,8 +55,10 @@ export function BodyChart({
       />
       {below ?? (
         <p className="figures px-5 pb-2 text-center text-sm text-soft">
-          {present ? `${present.label}: ` : ""}Arrow keys: move · 0 to 9, +: intensity · Delete:
-          clear
+          <Trans>
+            {present ? `${present.label}: ` : ""}Arrow keys: move · 0 to 9, +: intensity · Delete:
+            clear
+          </Trans>
         </p>
       )}
     </div>

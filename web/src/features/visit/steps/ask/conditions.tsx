@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { FileText } from "lucide-react";
 import type { Schemas } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
@@ -27,11 +29,11 @@ export function Conditions({ onDone }: { onDone: () => void }) {
   return (
     <div>
       <p className="mb-2 text-sm text-soft">
-        Precautions for the plan. Local policy and the treating clinician take precedence.
+        {t`Precautions for the plan. Local policy and the treating clinician take precedence.`}
       </p>
       {!readOnly && open.length > 0 && (
         <Button className="mb-3 w-full desk:w-auto" onClick={none}>
-          {untouched ? "None of these" : "None of the others"}
+          {untouched ? t`None of these` : t`None of the others`}
         </Button>
       )}
       <ul className="border-t border-ink desk:columns-2 desk:gap-x-10">
@@ -48,7 +50,9 @@ export function Conditions({ onDone }: { onDone: () => void }) {
               <FieldRow field={group} />
               {!said && care?.since && (
                 <p className="text-sm font-semibold">
-                  On record since {care.since}. It applies until you answer or it is cleared.
+                  <Trans>
+                    On record since {care.since}. It applies until you answer or it is cleared.
+                  </Trans>
                 </p>
               )}
               {on && (
@@ -65,10 +69,9 @@ export function Conditions({ onDone }: { onDone: () => void }) {
           );
         })}
       </ul>
-      <h4 className="mt-4 font-semibold">Joint limits</h4>
+      <h4 className="mt-4 font-semibold">{t`Joint limits`}</h4>
       <p className="text-sm text-soft">
-        In degrees, as measured or as advised by the clinician. Targets, movements and reports
-        respect them.
+        {t`In degrees, as measured or as advised by the clinician. Targets, movements and reports respect them.`}
       </p>
       {fields
         .filter((field) => field.id.startsWith("ask.joint."))
@@ -90,7 +93,9 @@ function Question({ care }: { care: Schemas["PrecautionView"] }) {
   return (
     <details>
       <summary className="flex min-h-11 items-center desk:min-h-8">
-        <u>Letter to the {care.ask}…</u>
+        <u>
+          <Trans>Letter to the {care.ask}…</Trans>
+        </u>
       </summary>
       {stands && (
         <div className="mb-2 grid gap-2 sm:grid-cols-2">
@@ -113,7 +118,7 @@ function Question({ care }: { care: Schemas["PrecautionView"] }) {
         rel="noreferrer"
         className="flex min-h-11 items-center gap-2 underline"
       >
-        <FileText size={16} aria-hidden="true" /> Letter with this question (PDF)
+        <FileText size={16} aria-hidden="true" /> {t`Letter with this question (PDF)`}
       </a>
     </details>
   );

@@ -1,8 +1,12 @@
+import { msg, t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { longDate } from "@/shared/dates";
 import { Button } from "@/shared/ui/button";
 import { Modal } from "@/shared/ui/modal";
+import { said } from "@/shared/words/said";
+import { within } from "@/shared/words/within";
 import { Trouble } from "../../field-row";
 import { useVisitFacts } from "../../state/facts";
 import { useCell, useCells, useQueue } from "../../state/recording";
@@ -24,8 +28,10 @@ export function Consents({ onDone }: { onDone: () => void }) {
     <div className="max-w-[820px]">
       {!readOnly && open.length > 1 && (
         <Button className="mb-3 w-full desk:w-auto" onClick={all}>
-          {open.length === catalogue.consents.length ? "All" : "The other"} {COUNT[open.length]}{" "}
-          given
+          <Trans>
+            {open.length === catalogue.consents.length ? t`All` : t`The other`} {COUNT[open.length]}{" "}
+            given
+          </Trans>
         </Button>
       )}
       <ul className="border-t border-ink">
@@ -38,7 +44,11 @@ export function Consents({ onDone }: { onDone: () => void }) {
 }
 
 const COUNT = ["none", "one", "two", "three", "four"];
-const WORDS: Record<string, string> = { yes: "Given", no: "Not given", withdrawn: "Withdrawn" };
+const WORDS: Record<string, string> = said({
+  yes: msg`Given`,
+  no: msg`Not given`,
+  withdrawn: msg`Withdrawn`,
+});
 
 function One({ consent }: { consent: Schemas["Consent"] }) {
   const { visit, unit, readOnly } = useVisitFacts();
@@ -67,18 +77,22 @@ function One({ consent }: { consent: Schemas["Consent"] }) {
               <b>{WORDS[state]}</b>
               {held?.typed === state && (
                 <span className="text-soft">
-                  {" "}
-                  on {longDate(held.changed_at)}, noted by {held.changed_by}
+                  <Trans>
+                    {" "}
+                    on {longDate(held.changed_at)}, noted by {held.changed_by}
+                  </Trans>
                 </span>
               )}
             </>
           ) : (
-            <span className="text-soft">Not yet asked</span>
+            <span className="text-soft">{t`Not yet asked`}</span>
           )}
         </p>
         {earlier.map((entry) => (
           <p key={entry.version} className="figures text-sm text-soft">
-            {WORDS[entry.typed]} on {longDate(entry.changed_at)}, noted by {entry.changed_by}
+            <Trans>
+              {WORDS[entry.typed]} on {longDate(entry.changed_at)}, noted by {entry.changed_by}
+            </Trans>
           </p>
         ))}
       </div>
@@ -87,26 +101,26 @@ function One({ consent }: { consent: Schemas["Consent"] }) {
           <Button
             onClick={() => set("yes")}
             disabled={state === "yes"}
-            aria-label={`Given: ${consent.label}`}
+            aria-label={t`Given: ${consent.label}`}
           >
-            Given
+            {t`Given`}
           </Button>
           {state === "yes" ? (
             <Button
               look="quiet"
               className="px-1 underline"
               onClick={() => setAsking(true)}
-              aria-label={`Withdraw: ${consent.label}`}
+              aria-label={t`Withdraw: ${consent.label}`}
             >
-              Withdraw…
+              {t`Withdraw…`}
             </Button>
           ) : (
             <Button
               onClick={() => set("no")}
               disabled={state !== ""}
-              aria-label={`Not given: ${consent.label}`}
+              aria-label={t`Not given: ${consent.label}`}
             >
-              Not given
+              {t`Not given`}
             </Button>
           )}
         </div>
@@ -115,7 +129,7 @@ function One({ consent }: { consent: Schemas["Consent"] }) {
       <Modal
         open={asking}
         onOpenChange={setAsking}
-        title={`Withdraw: ${consent.label.charAt(0).toLowerCase()}${consent.label.slice(1)}?`}
+        title={t`Withdraw: ${within(consent.label)}?`}
         says={consent.effect}
       >
         <div className="flex gap-2">
@@ -125,10 +139,10 @@ function One({ consent }: { consent: Schemas["Consent"] }) {
               setAsking(false);
             }}
           >
-            Withdraw consent
+            {t`Withdraw consent`}
           </Button>
           <Button look="quiet" onClick={() => setAsking(false)}>
-            Cancel
+            {t`Cancel`}
           </Button>
         </div>
       </Modal>

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { RadioGroup } from "radix-ui";
 import { useState } from "react";
 import { usePhone } from "@/shared/use-media";
@@ -32,7 +34,7 @@ export function Discomfort() {
     : [];
   return (
     <div>
-      <StagePortal label="Body, front and back">
+      <StagePortal label={t`Body, front and back`}>
         <BodyChart
           chosen={now?.id ?? null}
           strength={strength}
@@ -41,7 +43,7 @@ export function Discomfort() {
           {...(phone && {
             below: (
               <div className="px-4 pb-3" aria-live="polite">
-                <p className="text-sm font-semibold">{now?.label ?? "Tap where it hurts"}</p>
+                <p className="text-sm font-semibold">{now?.label ?? t`Tap where it hurts`}</p>
                 {now && (
                   <Strength value={strength(now.id)} onValue={(value) => set(now.id, value)} />
                 )}
@@ -67,10 +69,10 @@ export function Discomfort() {
         </section>
       ) : (
         <p>
-          Tap where it hurts, front or back. Keyboard: arrow keys move, a digit sets the intensity.
+          {t`Tap where it hurts, front or back. Keyboard: arrow keys move, a digit sets the intensity.`}
         </p>
       )}
-      <ol className="mt-3" aria-label="Marked">
+      <ol className="mt-3" aria-label={t`Marked`}>
         {marked.map((region) => (
           <li key={region.id} className="border-b border-hair">
             <button
@@ -80,7 +82,9 @@ export function Discomfort() {
               className={`flex min-h-11 w-full items-center justify-between text-left ${region === now ? "font-semibold" : ""}`}
             >
               {region.label}
-              <span className="figures">{strength(region.id)} of 10</span>
+              <span className="figures">
+                <Trans>{strength(region.id)} of 10</Trans>
+              </span>
             </button>
           </li>
         ))}
@@ -94,9 +98,9 @@ function Strength({ value, onValue }: { value: number; onValue: (value: number) 
   const { readOnly } = useVisitFacts();
   return (
     <>
-      <p className="mb-1.5 text-sm text-soft">Intensity, 0 (none) to 10 (worst imaginable)</p>
+      <p className="mb-1.5 text-sm text-soft">{t`Intensity, 0 (none) to 10 (worst imaginable)`}</p>
       <RadioGroup.Root
-        aria-label="Intensity"
+        aria-label={t`Intensity`}
         value={`${value}`}
         disabled={readOnly}
         onValueChange={(next) => onValue(Number(next))}

@@ -1,7 +1,9 @@
+import { Trans } from "@lingui/react/macro";
 import { Link } from "@tanstack/react-router";
 import { type Link as OwnLink, ROUND_WORDS, useLinks } from "@/shared/api/own";
 import { dayOf, shortDate } from "@/shared/dates";
 import { Notice } from "@/shared/ui/notice";
+import { within } from "@/shared/words/within";
 import { useVisitFacts } from "../../state/facts";
 
 /** The way to what the client answered on their own page, where there is something. */
@@ -24,8 +26,10 @@ export function FromClient() {
         params={{ checkId: last.id }}
         className="inline-flex min-h-9 items-center underline"
       >
-        The client’s own answers, {ROUND_WORDS[last.round].toLowerCase()} (
-        {shortDate(last.sent_at ?? "")}): review and copy
+        <Trans>
+          The client’s own answers, {within(ROUND_WORDS[last.round])} (
+          {shortDate(last.sent_at ?? "")}): review and copy
+        </Trans>
       </Link>
     </Notice>
   );

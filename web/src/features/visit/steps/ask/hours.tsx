@@ -1,3 +1,5 @@
+import { i18n } from "@lingui/core";
+import { Trans } from "@lingui/react/macro";
 import { FieldsForm } from "../../fields-form";
 import { type Field, useVisitFacts } from "../../state/facts";
 import { useCells } from "../../state/recording";
@@ -29,10 +31,10 @@ function Sum({ fields }: { fields: readonly Field[] }) {
   return (
     <div className="sticky top-0 z-10 mb-4 border-b border-hair bg-paper pb-3">
       <p className="figures text-right">
-        <span className="text-lg font-semibold">
-          {drawnVisit.hours.toLocaleString("en-GB")}&nbsp;h
-        </span>{" "}
-        in all
+        <Trans>
+          <span className="text-lg font-semibold">{i18n.number(drawnVisit.hours)}&nbsp;h</span> in
+          all
+        </Trans>
       </p>
       {whole > 0 && (
         <div className="mt-1 flex h-4 border border-ink" aria-hidden="true">

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useSince } from "@/shared/api/queries";
 import { useVisitFacts } from "../../state/facts";
 
@@ -7,25 +9,25 @@ export function LastTime() {
   const since = useSince(visit.id, unit).data;
   if (!since) return null;
   const lines: [name: string, said: readonly string[]][] = [
-    ["Discomfort", since.discomfort],
-    ["Conditions", since.conditions],
-    ["Consents", since.consents],
+    [t`Discomfort`, since.discomfort],
+    [t`Conditions`, since.conditions],
+    [t`Consents`, since.consents],
     [
-      "Requested from the workplace",
-      since.tasks.map((task) => `${task.title}: ${task.answer || "no answer yet"}`),
+      t`Requested from the workplace`,
+      since.tasks.map((task) => `${task.title}: ${task.answer || t`no answer yet`}`),
     ],
   ];
   return (
     <details className="mb-4 border border-hair bg-ground px-3" open={since.worse.length > 0}>
       <summary className="flex min-h-11 items-center gap-3 font-semibold">
-        Last time, {since.on_words}
+        <Trans>Last time, {since.on_words}</Trans>
         {since.worse.length > 0 && (
-          <span className="border border-ink px-1.5 text-sm">Worse since</span>
+          <span className="border border-ink px-1.5 text-sm">{t`Worse since`}</span>
         )}
       </summary>
       {since.worse.length > 0 && (
         <p className="figures mb-2 border-l-4 border-ink pl-2">
-          <b>Worse:</b> {since.worse.join("; ")}.
+          <b>{t`Worse:`}</b> {since.worse.join("; ")}.
         </p>
       )}
       <dl className="mb-3 grid gap-x-4 gap-y-1 text-sm desk:grid-cols-[12rem_1fr]">

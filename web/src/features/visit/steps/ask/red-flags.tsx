@@ -1,3 +1,5 @@
+import { plural, t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { FileText } from "lucide-react";
 import { useMe } from "@/shared/api/account";
 import { fieldId } from "@/shared/api/field-ids";
@@ -27,7 +29,7 @@ export function RedFlags({ onDone }: { onDone: () => void }) {
   return (
     <div>
       <p className="mb-2 text-sm">
-        Ask about each. Answers are recorded with or without consent to notes.
+        {t`Ask about each. Answers are recorded with or without consent to notes.`}
       </p>
       {!readOnly && open.length > 0 && (
         <Button
@@ -38,8 +40,11 @@ export function RedFlags({ onDone }: { onDone: () => void }) {
           }}
         >
           {untouched
-            ? "All asked: none present"
-            : `The ${open.length === 1 ? "last one" : `other ${open.length}`} asked: not present`}
+            ? t`All asked: none present`
+            : plural(open.length, {
+                one: "The last one asked: not present",
+                other: "The other # asked: not present",
+              })}
         </Button>
       )}
       <div className="desk:columns-2 desk:gap-x-10">
@@ -61,8 +66,8 @@ export function RedFlags({ onDone }: { onDone: () => void }) {
               ))}
           </section>
         ))}
-        <section aria-label="Any other sign" className="break-inside-avoid-column">
-          <h4 className="border-b-2 border-ink font-semibold">Anything else that concerns you</h4>
+        <section aria-label={t`Any other sign`} className="break-inside-avoid-column">
+          <h4 className="border-b-2 border-ink font-semibold">{t`Anything else that concerns you`}</h4>
           {other && (
             <FlagAnswer
               path={other.id}
@@ -121,7 +126,9 @@ function FlagAnswer({
           <FieldRow field={done} />
           <FieldRow field={by} />
           {waits && (
-            <Button onClick={() => queue.type(by.id, byMe, unit)}>By me, today: {me?.name}</Button>
+            <Button onClick={() => queue.type(by.id, byMe, unit)}>
+              <Trans>By me, today: {me?.name}</Trans>
+            </Button>
           )}
           {callBack && <FieldRow field={callBack} />}
           {called && callBack && cells.get(callBack.id)?.typed && <FieldRow field={called} />}
@@ -132,14 +139,14 @@ function FlagAnswer({
               rel="noreferrer"
               className="flex min-h-11 items-center gap-2 text-sm underline"
             >
-              <FileText size={16} aria-hidden="true" /> Referral letter (PDF)
+              <FileText size={16} aria-hidden="true" /> {t`Referral letter (PDF)`}
             </a>
             {letter && <FieldRow field={letter} />}
           </div>
           {answer && answeredBy && answeredOn && (
             <div className="border-t border-hair pt-2">
               <p className="text-sm text-soft">
-                Movements and settings for this body part wait for a clinician’s answer.
+                {t`Movements and settings for this body part wait for a clinician’s answer.`}
               </p>
               <FieldRow field={answer} />
               {cells.get(answer.id)?.typed && (

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { Button } from "@/shared/ui/button";
 import { type Part, PartTabs } from "@/shared/ui/part-tabs";
 import { PanelFoot, StepHead } from "../../panel-parts";
@@ -49,10 +50,10 @@ export function LookPanel() {
   }));
   return (
     <>
-      <StepHead says="The workstation as found. Leave blank anything you don’t know.">
-        Look
+      <StepHead says={t`The workstation as found. Leave blank anything you don’t know.`}>
+        {t`Look`}
       </StepHead>
-      <PartTabs label="Sections of this step" parts={parts} present={present} onChoose={setPart}>
+      <PartTabs label={t`Sections of this step`} parts={parts} present={present} onChoose={setPart}>
         <Panel />
         {present !== "walk" && (
           <PanelFoot>
@@ -62,7 +63,7 @@ export function LookPanel() {
               data-next=""
               onClick={() => (next ? setPart(next) : go("measure"))}
             >
-              {next ? `Next: ${LOOK_PARTS[next]}` : "Continue to Measure"}
+              {next ? t`Next: ${LOOK_PARTS[next]}` : t`Continue to Measure`}
             </Button>
           </PanelFoot>
         )}

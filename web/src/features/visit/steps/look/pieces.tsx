@@ -1,8 +1,11 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { ChevronDown, ChevronRight } from "lucide-react";
 import { useEffect, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { fieldId } from "@/shared/api/field-ids";
 import { useShelf } from "@/shared/api/queries";
+import { within } from "@/shared/words/within";
 import { FieldsForm } from "../../fields-form";
 import type { FieldState } from "../../saving/field-state";
 import { applies, type Field, useVisitFacts } from "../../state/facts";
@@ -30,26 +33,29 @@ export function Pieces() {
   const of = (piece: Piece) => fields.filter((field) => piece.paths.includes(field.id));
   return (
     <div>
-      <section aria-label="Shared workstation" className="mb-3 border-b border-hair pb-3">
+      <section aria-label={t`Shared workstation`} className="mb-3 border-b border-hair pb-3">
         {shared ? (
           <p>
-            <b>{shared.name}</b>, {shared.place || "location not recorded"}
+            <b>{shared.name}</b>, {shared.place || t`location not recorded`}
             <span className="block text-sm text-soft">
-              Shared by {shared.users.join(", ") || "nobody yet"}. Changes here stay in this visit.
+              <Trans>
+                Shared by {shared.users.join(", ") || t`nobody yet`}. Changes here stay in this
+                visit.
+              </Trans>
             </span>
           </p>
         ) : (
           <p className="text-sm text-soft">
-            Shared desk? Save it once and load it for each person.
+            {t`Shared desk? Save it once and load it for each person.`}
           </p>
         )}
         {!readOnly && (
           <div className="mt-1 flex flex-wrap gap-2">
-            <FromShelf piece={WORKSTATION} title="Shared workstations">
-              Load shared workstation
+            <FromShelf piece={WORKSTATION} title={t`Shared workstations`}>
+              {t`Load shared workstation`}
             </FromShelf>
             <KeepOnShelf piece={WORKSTATION} fields={catalogue.pieces.flatMap(of)}>
-              Save as shared workstation
+              {t`Save as shared workstation`}
             </KeepOnShelf>
           </div>
         )}
@@ -75,21 +81,20 @@ export function Pieces() {
               <div className="pb-4">
                 {!readOnly && (
                   <div className="mb-3 flex flex-wrap gap-2">
-                    <FromShelf
-                      piece={piece.id}
-                      title={`Equipment list: ${piece.label.toLowerCase()}`}
-                    >
-                      Choose from equipment list
+                    <FromShelf piece={piece.id} title={t`Equipment list: ${within(piece.label)}`}>
+                      {t`Choose from equipment list`}
                     </FromShelf>
                     <KeepOnShelf piece={piece.id} fields={mine}>
-                      Save to equipment list
+                      {t`Save to equipment list`}
                     </KeepOnShelf>
                   </div>
                 )}
                 <FieldsForm fields={mine} />
                 {piece.id === "desk" && drawnVisit?.display && (
                   <p className="mt-2 border-l-4 border-ink pl-3" role="status">
-                    {drawnVisit.display} Set shows the height the display should read.
+                    <Trans>
+                      {drawnVisit.display} Set shows the height the display should read.
+                    </Trans>
                   </p>
                 )}
               </div>
@@ -108,6 +113,6 @@ function summary(fields: readonly Field[], cells: ReadonlyMap<string, FieldState
   const label = kind?.choices.find(([value]) => value === typed)?.[1];
   const possible = fields.filter((field) => applies(field, cells));
   const known = Object.keys(typedOf(possible, cells)).length;
-  if (known === 0) return "not recorded";
-  return `${label ?? ""}${label ? ", " : ""}${known} of ${possible.length} recorded`;
+  if (known === 0) return t`not recorded`;
+  return t`${label ?? ""}${label ? ", " : ""}${known} of ${possible.length} recorded`;
 }

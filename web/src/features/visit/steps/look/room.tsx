@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Sun } from "lucide-react";
 import { fieldId } from "@/shared/api/field-ids";
 import { useLightMeter } from "@/shared/api/queries";
@@ -28,8 +30,8 @@ export function Room() {
       {!readOnly && unanswered.length > 0 && (
         <Button className="mb-4 w-full desk:w-auto" onClick={allRight}>
           {unanswered.length === catalogue.room.length
-            ? "All checked: in order"
-            : `The other ${unanswered.length}: in order`}
+            ? t`All checked: in order`
+            : t`The other ${unanswered.length}: in order`}
         </Button>
       )}
       <div className="desk:columns-2 desk:gap-x-10">
@@ -81,20 +83,22 @@ function Light() {
   return (
     <section
       className="mb-4 break-inside-avoid-column space-y-3 border border-ink/40 bg-ground p-3"
-      aria-label="Light"
+      aria-label={t`Light`}
     >
       {mine.map((field) => (
         <FieldRow key={field.id} field={field} />
       ))}
       {band && (
         <p className="figures text-sm text-soft">
-          {band.label}: {band.least} to {band.most} lux.
+          <Trans>
+            {band.label}: {band.least} to {band.most} lux.
+          </Trans>
         </p>
       )}
       {!readOnly && (
         <Button onClick={take} disabled={meter.isPending} className="w-full">
           <Sun size={18} aria-hidden="true" />
-          {meter.isPending ? "Reading…" : "Read light meter"}
+          {meter.isPending ? t`Reading…` : t`Read light meter`}
         </Button>
       )}
       <div aria-live="polite">

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { type FormEvent, type ReactNode, useState } from "react";
 import { fieldId } from "@/shared/api/field-ids";
 import { useShelf, useShelfChanges } from "@/shared/api/queries";
@@ -65,11 +66,11 @@ export function FromShelf({
         open={open}
         onOpenChange={setOpen}
         title={title}
-        says="A starting point: check with the tape. Replaces the current values; press z to undo."
+        says={t`A starting point: check with the tape. Replaces the current values; press z to undo.`}
       >
         {own.length > 0 && (
           <>
-            <h3 className="text-sm text-soft">Your equipment</h3>
+            <h3 className="text-sm text-soft">{t`Your equipment`}</h3>
             <ul className="mb-4">
               {own.map((item) => (
                 <li key={item.id} className="border-b border-hair">
@@ -88,7 +89,7 @@ export function FromShelf({
             </ul>
           </>
         )}
-        {generic.length > 0 && <h3 className="text-sm text-soft">Generic equipment</h3>}
+        {generic.length > 0 && <h3 className="text-sm text-soft">{t`Generic equipment`}</h3>}
         <ul>
           {generic.map((kind) => (
             <li key={kind.id} className="border-b border-hair">
@@ -104,7 +105,7 @@ export function FromShelf({
         </ul>
         {own.length + generic.length === 0 && (
           <p className="text-soft">
-            Nothing saved yet. Describe the equipment once, then save it to the equipment list.
+            {t`Nothing saved yet. Describe the equipment once, then save it to the equipment list.`}
           </p>
         )}
       </Modal>
@@ -148,14 +149,14 @@ export function KeepOnShelf({
       <Modal
         open={open}
         onOpenChange={setOpen}
-        title={piece === WORKSTATION ? "Save this workstation" : "Save to equipment list"}
-        says={`${many} values will be saved.`}
+        title={piece === WORKSTATION ? t`Save this workstation` : t`Save to equipment list`}
+        says={t`${many} values will be saved.`}
       >
         <form onSubmit={submit} className="space-y-4">
           <NameAndPlace name={name} place={place} onName={setName} onPlace={setPlace} />
           <Failure of={add} />
           <Button type="submit" look="next" disabled={add.isPending}>
-            Save
+            {t`Save`}
           </Button>
         </form>
       </Modal>

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Collapsible } from "radix-ui";
 import { useEffect, useId, useRef, useState } from "react";
 import { useSince } from "@/shared/api/queries";
@@ -98,10 +100,10 @@ export function Walk() {
       </div>
       <ForATime />
       <Button look="next" className="mt-3 w-full" data-next="" onClick={onward}>
-        {next ? `Next: ${next.label}` : "Next: Equipment"}
+        {next ? t`Next: ${next.label}` : t`Next: Equipment`}
       </Button>
       <Listed
-        title="What the targets need"
+        title={t`What the targets need`}
         list={list.filter((field) => field.needed)}
         now={now}
         onChoose={choose}
@@ -109,7 +111,7 @@ export function Walk() {
       {groupsOf(list.filter((field) => !field.needed)).map(([group, fields]) => (
         <Listed
           key={group}
-          title={`${group}, where it matters`}
+          title={t`${group}, where it matters`}
           list={fields}
           now={now}
           onChoose={choose}
@@ -131,7 +133,9 @@ function AsLeft({ field, onTaken }: { field: Field; onTaken: () => void }) {
   return (
     <div className="mt-2 flex flex-wrap items-center justify-between gap-2 text-sm">
       <span>
-        Left at <b className="figures">{line.left}</b> on {since.on_words}
+        <Trans>
+          Left at <b className="figures">{line.left}</b> on {since.on_words}
+        </Trans>
         {cell?.typed && line.drift && <span className="text-soft">: {line.drift}</span>}
       </span>
       {!cell?.typed && !readOnly && (
@@ -141,7 +145,7 @@ function AsLeft({ field, onTaken }: { field: Field; onTaken: () => void }) {
             onTaken();
           }}
         >
-          No change
+          {t`No change`}
         </Button>
       )}
     </div>
@@ -154,8 +158,8 @@ function ForATime() {
   const temporary = useSince(visit.id, unit).data?.temporary ?? [];
   if (temporary.length === 0) return null;
   return (
-    <section aria-label="Temporary" className="mt-4 space-y-3">
-      <h3 className="border-b border-ink pb-1">Temporary</h3>
+    <section aria-label={t`Temporary`} className="mt-4 space-y-3">
+      <h3 className="border-b border-ink pb-1">{t`Temporary`}</h3>
       {temporary.map((one) => {
         const id = one.path.split(".")[2] ?? "";
         const field = memberField(catalogue, "look.temporary.*.now", id);
@@ -214,7 +218,9 @@ function Listed({
             <span aria-hidden="true">{open ? "▾" : "▸"}</span>
             <span className="flex-1">{title}</span>
             <span className="figures font-normal text-soft">
-              {typed} of {list.length}
+              <Trans>
+                {typed} of {list.length}
+              </Trans>
             </span>
           </Collapsible.Trigger>
         </h3>
@@ -256,7 +262,7 @@ function Line({ field, here, onChoose }: { field: Field; here: boolean; onChoose
           {shown ? (
             quantity(shown, bare ? (field.kind === "length" ? unit : field.unit) : "")
           ) : (
-            <span className="text-soft">{field.needed ? "to record" : "not recorded"}</span>
+            <span className="text-soft">{field.needed ? t`to record` : t`not recorded`}</span>
           )}
         </span>
       </button>

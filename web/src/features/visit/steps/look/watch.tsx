@@ -1,6 +1,8 @@
+import { t } from "@lingui/core/macro";
 import { useEffect, useState } from "react";
 import { fieldId } from "@/shared/api/field-ids";
 import { CheckBox } from "@/shared/ui/check-box";
+import { within } from "@/shared/words/within";
 import { FieldRow, Troubles } from "../../field-row";
 import type { FieldState } from "../../saving/field-state";
 import { useDrawingStore, usePicked } from "../../state/drawing-store";
@@ -47,14 +49,13 @@ export function Watch() {
   return (
     <div>
       <p className="mb-3 text-sm">
-        Watch the client work for a few minutes. Tap what you see on the figure; tap again to remove
-        it. Mark the standing figure separately.
+        {t`Watch the client work for a few minutes. Tap what you see on the figure; tap again to remove it. Mark the standing figure separately.`}
       </p>
       {marked.length === 0 && (
         <p className="border-l-4 border-hair pl-3 text-soft">
           {watched
-            ? "Observed: none seen. Unmarked habits count as absent."
-            : "Nothing marked yet. Until you mark something, the report says habits were not observed."}
+            ? t`Observed: none seen. Unmarked habits count as absent.`
+            : t`Nothing marked yet. Until you mark something, the report says habits were not observed.`}
         </p>
       )}
       {watching && (
@@ -70,7 +71,7 @@ export function Watch() {
       <Troubles
         of={catalogue.habits.map(({ id, label }) => ({ path: `look.habit.${id}`, label }))}
       />
-      <ol aria-label="Observed">
+      <ol aria-label={t`Observed`}>
         {marked.map((habit) => (
           <li key={habit.id} className="border-b border-hair">
             <button
@@ -93,7 +94,7 @@ export function Watch() {
                     className="min-h-11 text-sm underline"
                     onClick={() => toggle(habit.id)}
                   >
-                    Remove
+                    {t`Remove`}
                   </button>
                 )}
               </div>
@@ -102,11 +103,11 @@ export function Watch() {
         ))}
       </ol>
       <Ticked
-        title="Hands and seat"
+        title={t`Hands and seat`}
         items={catalogue.habits.filter((habit) => !habit.on_figure)}
         path={(id) => `look.habit.${id}`}
       />
-      <Ticked title="Done well" items={good} path={(id) => `look.good.${id}`} />
+      <Ticked title={t`Done well`} items={good} path={(id) => `look.good.${id}`} />
       {note && (
         <div className="mt-4">
           <FieldRow field={note} />
@@ -155,13 +156,14 @@ function said(
   fields: readonly Field[],
   cells: ReadonlyMap<string, FieldState>,
 ): string {
-  return ["often", "side"]
-    .map((what) => {
-      const path = `look.habit.${id}.${what}`;
-      const field = fields.find((field) => field.id === path);
-      return field?.choices.find(([value]) => value === cells.get(path)?.typed)?.[1] ?? "";
-    })
-    .filter(Boolean)
-    .join(", ")
-    .toLowerCase();
+  return within(
+    ["often", "side"]
+      .map((what) => {
+        const path = `look.habit.${id}.${what}`;
+        const field = fields.find((field) => field.id === path);
+        return field?.choices.find(([value]) => value === cells.get(path)?.typed)?.[1] ?? "";
+      })
+      .filter(Boolean)
+      .join(", "),
+  );
 }

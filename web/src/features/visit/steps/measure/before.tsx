@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useId } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { longDate } from "@/shared/dates";
@@ -8,7 +10,7 @@ import { useVisitFacts } from "../../state/facts";
 import { useCells, useQueue } from "../../state/recording";
 
 function ofWhom(sex: string | null): string {
-  return sex ? `the reference ${sex === "female" ? "women" : "men"}` : "the table, women and men";
+  return sex ? t`the reference ${sex === "female" ? "women" : "men"}` : t`the table, women and men`;
 }
 
 const PLOT = { width: 300, height: 74 };
@@ -43,17 +45,21 @@ export function Before({ measured }: { measured: Schemas["Measured"] }) {
     <div className="mt-1 text-sm">
       {last && empty && !readOnly && (
         <Button className="w-full" data-key="b" aria-keyshortcuts="b" onClick={carry}>
-          Carry over {last.value} {unit} from {last.day}
+          <Trans>
+            Carry over {last.value} {unit} from {last.day}
+          </Trans>
         </Button>
       )}
       {measured.history.length > 0 && (
         <figure aria-labelledby={`${id}-plot`} className="mt-2">
           <figcaption id={`${id}-plot`} className="text-soft">
-            Earlier visits
-            <span className="sr-only">
-              : {measured.past.map((past) => `${past.day} ${past.value} ${unit}`).join("; ")}; now{" "}
-              {measured.value} {unit}
-            </span>
+            <Trans>
+              Earlier visits
+              <span className="sr-only">
+                : {measured.past.map((past) => `${past.day} ${past.value} ${unit}`).join("; ")}; now{" "}
+                {measured.value} {unit}
+              </span>
+            </Trans>
           </figcaption>
           <Marks marks={measured.history} inks={catalogue.inks} {...PLOT} />
         </figure>
@@ -61,18 +67,22 @@ export function Before({ measured }: { measured: Schemas["Measured"] }) {
       {measured.value && (
         <details>
           <summary className="min-h-8 cursor-pointer content-center text-soft">
-            {measured.percentile ? "Source and percentile" : "Source"}
+            {measured.percentile ? t`Source and percentile` : t`Source`}
           </summary>
           <div className="space-y-2">
             {measured.percentile && (
               <p>
-                {measured.percentile} percentile of {ofWhom(visit.client.sex)}.
+                <Trans>
+                  {measured.percentile} percentile of {ofWhom(visit.client.sex)}.
+                </Trans>
               </p>
             )}
             {held && (
               <p>
-                Typed by {held.changed_by} as <span className="figures">{held.typed}</span>, on{" "}
-                {longDate(held.changed_at)}.
+                <Trans>
+                  Typed by {held.changed_by} as <span className="figures">{held.typed}</span>, on{" "}
+                  {longDate(held.changed_at)}.
+                </Trans>
               </p>
             )}
             {shown.map((field) => (

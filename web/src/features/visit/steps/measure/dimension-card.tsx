@@ -1,6 +1,10 @@
+import { msg, t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Check, CircleDashed } from "lucide-react";
 import { useId } from "react";
 import type { Schemas } from "@/shared/api/client";
+import { said } from "@/shared/words/said";
+import { within } from "@/shared/words/within";
 import { useVisitFacts } from "../../state/facts";
 import { useCells } from "../../state/recording";
 import { Before } from "./before";
@@ -31,7 +35,7 @@ export function DimensionCard({
       data-dimension={measured.dimension}
     >
       <p className="text-sm text-soft">
-        {entry.posture === "seated" ? "Seated" : "Standing"}, {SEEN[entry.view]};{" "}
+        {entry.posture === "seated" ? t`Seated` : t`Standing`}, {SEEN[entry.view]};{" "}
         {TOOLS[entry.instrument]}
       </p>
       <h3 id={`${id}-name`} className="text-2xl leading-8">
@@ -39,19 +43,27 @@ export function DimensionCard({
       </h3>
       <p>{entry.how}</p>
       <p className="mb-2 text-sm text-soft">
-        {isoName(measured.label, entry.iso_name)}Used for: {entry.used_for}. Take care:{" "}
-        {entry.mistakes.join(" ")}
+        <Trans>
+          {isoName(measured.label, entry.iso_name)}Used for: {entry.used_for}. Take care:{" "}
+          {entry.mistakes.join(" ")}
+        </Trans>
       </p>
       <Readings measured={measured} entry={entry} many={many} id={id} onStep={onStep} />
       <div className="mt-2 min-h-6" aria-live="polite">
-        {measured.skipped && !measured.value && <p>Left out: {measured.skipped.toLowerCase()}.</p>}
+        {measured.skipped && !measured.value && (
+          <p>
+            <Trans>Left out: {within(measured.skipped)}.</Trans>
+          </p>
+        )}
         {measured.needs_third && (
           <p>
-            The readings differ by{" "}
-            <b className="figures">
-              {measured.spread} {unit}
-            </b>
-            : take a third.
+            <Trans>
+              The readings differ by{" "}
+              <b className="figures">
+                {measured.spread} {unit}
+              </b>
+              : take a third.
+            </Trans>
           </p>
         )}
         {measured.value && (
@@ -67,7 +79,7 @@ export function DimensionCard({
             <span className="figures text-soft">± {measured.plus_minus}</span>
             <span className="text-sm text-soft">
               {measured.by}
-              {measured.heel && `, heel of ${measured.heel} subtracted`}
+              {measured.heel && t`, heel of ${measured.heel} subtracted`}
             </span>
           </p>
         )}
@@ -78,7 +90,9 @@ export function DimensionCard({
               ~ {measured.estimate} {unit}
             </b>{" "}
             <span className="figures text-soft">± {measured.estimate_plus_minus}</span>{" "}
-            <span className="text-sm text-soft">estimated {measured.basis}</span>
+            <span className="text-sm text-soft">
+              <Trans>estimated {measured.basis}</Trans>
+            </span>
           </p>
         )}
         {!measured.value &&
@@ -96,16 +110,16 @@ export function DimensionCard({
 
 /** The standard's name, where it says more than the label. */
 function isoName(label: string, name: string): string {
-  return name && name.toLowerCase() !== label.toLowerCase() ? `ISO 7250-1: ${name}. ` : "";
+  return name && name.toLowerCase() !== label.toLowerCase() ? t`ISO 7250-1: ${name}. ` : "";
 }
 
-const SEEN: Record<string, string> = {
-  side: "from the side",
-  behind: "from behind",
-  above: "from above",
-};
-const TOOLS: Record<string, string> = {
-  tape: "with the tape",
-  rod: "with the height rod",
-  calliper: "with a calliper",
-};
+const SEEN: Record<string, string> = said({
+  side: msg`from the side`,
+  behind: msg`from behind`,
+  above: msg`from above`,
+});
+const TOOLS: Record<string, string> = said({
+  tape: msg`with the tape`,
+  rod: msg`with the height rod`,
+  calliper: msg`with a calliper`,
+});

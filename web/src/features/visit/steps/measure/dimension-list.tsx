@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import type { Schemas } from "@/shared/api/client";
 
 type Measured = Schemas["Measured"];
@@ -19,7 +21,7 @@ export function DimensionList({
       {(["seated", "standing"] as const).map((posture) => (
         <Group
           key={posture}
-          label={posture === "seated" ? "Seated" : "Standing"}
+          label={posture === "seated" ? t`Seated` : t`Standing`}
           list={listed.filter((measured) => measured.posture === posture)}
           present={present}
           onChoose={onChoose}
@@ -32,7 +34,7 @@ export function DimensionList({
           }
         >
           <summary className="min-h-11 cursor-pointer content-center text-sm text-soft">
-            Not on this list: {rest.length} more
+            <Trans>Not on this list: {rest.length} more</Trans>
           </summary>
           <Group label="" list={rest} present={present} onChoose={onChoose} />
         </details>
@@ -54,7 +56,7 @@ function Group({
 }) {
   if (!list.length) return null;
   return (
-    <section className="mb-3" aria-label={label || "All other dimensions"}>
+    <section className="mb-3" aria-label={label || t`All other dimensions`}>
       {label && <h3 className="border-b border-ink text-sm font-semibold">{label}</h3>}
       <ol className="grid grid-cols-2 gap-x-4 text-sm">
         {list.map((measured) => (
@@ -71,7 +73,7 @@ function Group({
                 {measured.doubts.some((doubt) => !doubt.kept) && (
                   <>
                     <span aria-hidden="true">? </span>
-                    <span className="sr-only">query: </span>
+                    <span className="sr-only">{t`query:`} </span>
                   </>
                 )}
                 {measured.label}
@@ -91,7 +93,7 @@ function shown(measured: Measured): React.ReactNode {
   if (measured.value && measured.origin === "self_measured") return `${measured.value} ⌂`;
   if (measured.value) return measured.done ? measured.value : `${measured.value}…`;
   if (measured.needs_third) return "3rd";
-  if (measured.skipped) return <span className="text-soft">left out</span>;
+  if (measured.skipped) return <span className="text-soft">{t`left out`}</span>;
   if (measured.estimate) return <span className="text-soft">~{measured.estimate}</span>;
-  return <span className="text-soft">open</span>;
+  return <span className="text-soft">{t`open`}</span>;
 }

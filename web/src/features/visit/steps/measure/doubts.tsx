@@ -1,11 +1,18 @@
+import { msg, t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
+import { said } from "@/shared/words/said";
 import { useVisitFacts } from "../../state/facts";
 import { useQueue } from "../../state/recording";
 
-const REASONS = ["Re-measured, confirmed", "Unusual build", "Reported by the client"];
+const REASONS = said([
+  msg`Re-measured, confirmed`,
+  msg`Unusual build`,
+  msg`Reported by the client`,
+]);
 
 /** What is doubtful about a dimension: a question, one tap that puts it right, or a reason to keep it. */
 export function Doubts({ measured }: { measured: Schemas["Measured"] }) {
@@ -68,7 +75,7 @@ export function Doubts({ measured }: { measured: Schemas["Measured"] }) {
                 ))}
               </div>
               <label className="mt-1 block text-sm">
-                Another reason
+                {t`Another reason`}
                 <input
                   autoComplete="off"
                   name="reason"
@@ -81,21 +88,21 @@ export function Doubts({ measured }: { measured: Schemas["Measured"] }) {
             </form>
           ) : (
             <Button data-key="k" aria-keyshortcuts="k" onClick={() => setKeeping(true)}>
-              Keep value…
+              {t`Keep value…`}
             </Button>
           )}
         </div>
       )}
       {!open.length && kept && (
         <p className="mt-1 text-sm">
-          Queried and kept: {kept.kept}.{" "}
+          <Trans>Queried and kept: {kept.kept}. </Trans>
           {!readOnly && (
             <button
               type="button"
               className="min-h-8 underline"
               onClick={() => queue.type(`${start}.kept`, "", unit)}
             >
-              Query again
+              {t`Query again`}
             </button>
           )}
         </p>

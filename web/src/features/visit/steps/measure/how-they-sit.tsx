@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { fieldId } from "@/shared/api/field-ids";
 import { usePopulationTables } from "@/shared/api/measuring";
 import { Select } from "@/shared/ui/select";
@@ -17,26 +19,28 @@ export function HowTheySit({ fields }: { fields: readonly Field[] }) {
     .map((id) => fields.find((field) => field.id === id))
     .filter((field): field is Field => !!field && applies(field, cells));
   return (
-    <section className="mt-5 space-y-3" aria-label="For all readings">
-      <h3 className="border-b border-ink text-sm font-semibold">For all readings</h3>
+    <section className="mt-5 space-y-3" aria-label={t`For all readings`}>
+      <h3 className="border-b border-ink text-sm font-semibold">{t`For all readings`}</h3>
       {shown.map((field) => (
         <FieldRow key={field.id} field={field} />
       ))}
       <div>
-        <p className="mb-1 font-semibold">Compare with</p>
+        <p className="mb-1 font-semibold">{t`Compare with`}</p>
         <Select
-          label="Compare with"
+          label={t`Compare with`}
           value={cells.get(fieldId("measure.table"))?.typed ?? ""}
           disabled={readOnly}
           onChange={(table) => queue.type(fieldId("measure.table"), table, unit)}
           className="w-full text-sm"
           options={[
-            { value: "", label: "British adults aged 19 to 65" },
+            { value: "", label: t`British adults aged 19 to 65` },
             ...tables.map((table) => ({ value: table.id, label: table.name })),
           ]}
         />
       </div>
-      <p className="text-sm text-soft">{drawnVisit?.table_origin}. For guidance only.</p>
+      <p className="text-sm text-soft">
+        <Trans>{drawnVisit?.table_origin}. For guidance only.</Trans>
+      </p>
     </section>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
@@ -28,14 +29,14 @@ export function LeaveOut({
   if (measured.value)
     return skipped ? (
       <button type="button" className={QUIET} onClick={() => say("skip", "")}>
-        Undo “left out”
+        {t`Undo “left out”`}
       </button>
     ) : null;
   return (
     <div className="mt-1 flex flex-wrap items-center gap-x-3">
       {asking ? (
         <fieldset className="mt-1">
-          <legend className="text-sm font-semibold">Why leave it out?</legend>
+          <legend className="text-sm font-semibold">{t`Why leave it out?`}</legend>
           <div className="mt-1 flex flex-wrap gap-1.5">
             {Object.entries(catalogue.skips).map(([value, label]) => (
               <Button key={value} className="px-3 text-sm" onClick={() => say("skip", value)}>
@@ -52,12 +53,12 @@ export function LeaveOut({
           aria-keyshortcuts="x"
           onClick={() => (skipped ? say("skip", "") : setAsking(true))}
         >
-          {skipped ? "Measure it" : "Leave out…"}
+          {skipped ? t`Measure it` : t`Leave out…`}
         </button>
       )}
       {canGuess && !asking && (
         <button type="button" className={QUIET} onClick={() => say("guess", guessed ? "" : "yes")}>
-          {guessed ? "Don’t estimate" : "Use an estimate anyway"}
+          {guessed ? t`Don’t estimate` : t`Use an estimate anyway`}
         </button>
       )}
     </div>

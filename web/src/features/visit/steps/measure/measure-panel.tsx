@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useCallback, useEffect, useState } from "react";
 import { fieldId } from "@/shared/api/field-ids";
 import { useMeasuringLists } from "@/shared/api/measuring";
@@ -89,7 +91,7 @@ export function MeasurePanel() {
       [go],
     ),
   );
-  if (!now) return <Skeleton lines={8} label="Loading" />;
+  if (!now) return <Skeleton lines={8} label={t`Loading`} />;
   const done = list.filter((measured) => measured.done).length;
   const turns = next && next.posture !== now.posture;
   const sheet = all.flatMap((measured) => measured.doubts).find((doubt) => doubt.kind === "sheet");
@@ -97,11 +99,13 @@ export function MeasurePanel() {
     <div className="flex min-h-full flex-col pb-5">
       <div className="flex items-center justify-between gap-2">
         <h2 data-arrival="" tabIndex={-1} className="text-xl outline-none">
-          Measure
+          {t`Measure`}
         </h2>
         <ListChoice />
         <p className="figures text-soft">
-          {done} of {list.length}
+          <Trans>
+            {done} of {list.length}
+          </Trans>
         </p>
       </div>
       {sheet && (
@@ -118,10 +122,10 @@ export function MeasurePanel() {
         onClick={() => step(1)}
       >
         {!next
-          ? "Continue to Work out"
+          ? t`Continue to Work out`
           : turns
-            ? `Now ${next.posture}: ${next.label}`
-            : `Next: ${next.label}`}
+            ? t`Now ${next.posture}: ${next.label}`
+            : t`Next: ${next.label}`}
       </Button>
       <DimensionList all={all} present={name} onChoose={choose} />
       <Again onChoose={choose} />
@@ -138,18 +142,18 @@ function ListChoice() {
   const chosen = cells.get(fieldId("measure.list"))?.typed || "short";
   return (
     <Select
-      label="List"
+      label={t`List`}
       value={chosen}
       disabled={readOnly}
       onChange={(list) => queue.type(fieldId("measure.list"), list, unit)}
       className="min-w-0 flex-1 text-sm"
       options={[
-        { value: "short", label: "Short list" },
-        { value: "full", label: "Full list" },
+        { value: "short", label: t`Short list` },
+        { value: "full", label: t`Full list` },
         ...lists.map((list) => ({ value: list.id, label: list.name })),
         ...(["short", "full", ...lists.map((list) => list.id)].includes(chosen)
           ? []
-          : [{ value: chosen, label: "Deleted list (short list used)" }]),
+          : [{ value: chosen, label: t`Deleted list (short list used)` }]),
       ]}
     />
   );
@@ -161,9 +165,9 @@ function Again({ onChoose }: { onChoose: (name: string) => void }) {
   const again = drawnVisit?.again.slice(0, 4) ?? [];
   if (!again.length) return null;
   return (
-    <section className="mt-5" aria-label="What would make the targets more certain">
+    <section className="mt-5" aria-label={t`What would make the targets more certain`}>
       <h3 className="border-b border-ink text-sm font-semibold">
-        What would make the targets more certain
+        {t`What would make the targets more certain`}
       </h3>
       <ol className="text-sm">
         {again.map((remeasure) => (
@@ -175,7 +179,7 @@ function Again({ onChoose }: { onChoose: (name: string) => void }) {
             >
               <span className="font-semibold">
                 {remeasure.label}
-                {remeasure.measured ? ", again" : ", with the tape"}
+                {remeasure.measured ? ", again" : t`, with the tape`}
               </span>
               {remeasure.says.slice(0, 2).map((line) => (
                 <span key={line} className="figures block text-soft">

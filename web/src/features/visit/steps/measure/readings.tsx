@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { useCallback, useEffect, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { TextEntry, Trouble } from "../../field-row";
@@ -104,8 +105,8 @@ export function Readings({
                 <label htmlFor={`${id}-${reading}`} className="text-sm">
                   {reading === "second" && !entry.twice ? (
                     <>
-                      <span className="sr-only">Second reading, </span>
-                      <span className="text-soft">only if in doubt</span>
+                      <span className="sr-only">{t`Second reading,`} </span>
+                      <span className="text-soft">{t`only if in doubt`}</span>
                     </>
                   ) : (
                     field.label
@@ -130,7 +131,7 @@ export function Readings({
       {other && (
         <details className="mt-1 text-sm" open={!!cells.get(other.id)?.typed}>
           <summary className="min-h-8 cursor-pointer content-center text-soft">
-            Add the other side
+            {t`Add the other side`}
           </summary>
           <div className="flex items-center justify-between gap-3" data-field={other.id}>
             <label htmlFor={`${id}-other`}>{other.label}</label>

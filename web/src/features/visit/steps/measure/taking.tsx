@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { Ruler } from "lucide-react";
 import { useRef, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
@@ -84,10 +85,10 @@ export function ReadInstrument({ taking }: { taking: Taking }) {
           aria-keyshortcuts="r"
         >
           <Ruler size={18} aria-hidden="true" />
-          {taking.pending ? "Reading…" : "Take reading"}
+          {taking.pending ? t`Reading…` : t`Take reading`}
         </Button>
         <Select
-          label="From"
+          label={t`From`}
           value={taking.tool}
           onChange={(tool) => taking.setTool(tool === "rod" ? "rod" : "tape")}
           className="w-[88px] text-sm"
@@ -98,7 +99,7 @@ export function ReadInstrument({ taking }: { taking: Taking }) {
         />
         {mine?.unit && (
           <Select
-            label={`Unit of the ${taking.tool}`}
+            label={t`Unit of the ${taking.tool}`}
             value={mine.unit}
             onChange={(unit) => instruments.setUnit(taking.tool, unit as "cm" | "mm" | "in")}
             className="figures w-[76px] text-sm"

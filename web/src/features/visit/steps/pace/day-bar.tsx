@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { type KeyboardEvent, type MouseEvent, type PointerEvent, useRef, useState } from "react";
 import { Marks } from "@/drawing/marks";
 import type { Schemas } from "@/shared/api/client";
@@ -49,8 +51,10 @@ export function DayBar({
       onClick={readOnly ? undefined : tap}
     >
       <figcaption className="sr-only">
-        The day from {day.start} to {day.end}: {day.totals.sit} minutes sitting, {day.totals.stand}{" "}
-        standing, {day.totals.move} moving. See Hour by hour for details.
+        <Trans>
+          The day from {day.start} to {day.end}: {day.totals.sit} minutes sitting,{" "}
+          {day.totals.stand} standing, {day.totals.move} moving. See Hour by hour for details.
+        </Trans>
       </figcaption>
       <Marks marks={bar.marks} inks={catalogue.inks} width={bar.width} height={bar.height} />
       {picked && (
@@ -71,7 +75,7 @@ export function DayBar({
           also={wholeSpell(picked)}
           handle={{
             field: `pace.spell.${picked.id}.minutes`,
-            label: `${picked.label} ends`,
+            label: t`${picked.label} ends`,
             x: x(picked.start + picked.minutes),
             at: picked.start + picked.minutes,
             low: picked.start + STEP_MIN,

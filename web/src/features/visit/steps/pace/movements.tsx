@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useEffect, useState } from "react";
 import { Marks } from "@/drawing/marks";
 import type { Schemas } from "@/shared/api/client";
@@ -6,6 +8,7 @@ import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { Skeleton } from "@/shared/ui/skeleton";
 import { useMedia } from "@/shared/use-media";
+import { within } from "@/shared/words/within";
 import { useVisitFacts } from "../../state/facts";
 import { useQueue } from "../../state/recording";
 
@@ -22,7 +25,7 @@ export function Movements() {
   const queue = useQueue();
   const answer = useProgramme(visit.id, place);
   if (answer.isError && !answer.data) return <Notice role="alert">{answer.error.message}</Notice>;
-  if (!answer.data) return <Skeleton lines={6} label="Loading" />;
+  if (!answer.data) return <Skeleton lines={6} label={t`Loading`} />;
   const { programme, figures } = answer.data;
   const say = (id: string, word: string) => queue.type(`pace.movement.${id}`, word, unit);
   return (
@@ -44,7 +47,7 @@ export function Movements() {
                 <h3 className="text-lg font-semibold">{one.label}</h3>
                 {!readOnly && (
                   <Button look="quiet" onClick={() => say(one.id, "no")}>
-                    Leave out
+                    {t`Leave out`}
                   </Button>
                 )}
               </div>
@@ -57,12 +60,16 @@ export function Movements() {
                 ))}
               </ol>
               <p className="mt-1 text-sm text-soft">
-                For: {one.why.replace(/\.$/, "")}. Felt: {one.felt}. Not {one.never}.
+                <Trans>
+                  For: {one.why.replace(/\.$/, "")}. Felt: {one.felt}. Not {one.never}.
+                </Trans>
               </p>
               {one.times.length > 0 && (
                 <p className="figures mt-1 text-sm">
-                  At {one.times.slice(0, 6).join(", ")}
-                  {one.times.length > 6 && " …"}
+                  <Trans>
+                    At {one.times.slice(0, 6).join(", ")}
+                    {one.times.length > 6 && " …"}
+                  </Trans>
                 </p>
               )}
             </div>
@@ -70,7 +77,7 @@ export function Movements() {
         ))}
       </ul>
       {programme.chosen.length === 0 && (
-        <Notice>No movement in the library fits the limits.</Notice>
+        <Notice>{t`No movement in the library fits the limits.`}</Notice>
       )}
       <Others programme={programme} onAdd={readOnly ? null : (id) => say(id, "yes")} />
     </div>
@@ -90,7 +97,7 @@ function Others({
     <>
       <details className="mt-4">
         <summary className="flex min-h-11 items-center font-semibold">
-          {programme.further.length} other movements available
+          <Trans>{programme.further.length} other movements available</Trans>
         </summary>
         <ul>
           {programme.further.map((furtherMovement) => (
@@ -106,9 +113,9 @@ function Others({
                 <Button
                   disabled={full}
                   onClick={() => onAdd(furtherMovement.id)}
-                  aria-label={`Add ${furtherMovement.label}`}
+                  aria-label={t`Add ${furtherMovement.label}`}
                 >
-                  Add
+                  {t`Add`}
                 </Button>
               )}
             </li>
@@ -118,7 +125,7 @@ function Others({
       {programme.left_out.length > 0 && (
         <details className="mt-2">
           <summary className="flex min-h-11 items-center font-semibold">
-            {programme.left_out.length} excluded by limits
+            <Trans>{programme.left_out.length} excluded by limits</Trans>
           </summary>
           <ul className="text-sm">
             {programme.left_out.map((leftOutMovement) => (
@@ -149,7 +156,7 @@ function Figure({ label, figures }: { label: string; figures: Figures }) {
   const shown = still ? figures : figures.slice(at, at + 1);
   return (
     <figure
-      aria-label={`${label}: ${figures.map((figure) => figure.says.toLowerCase()).join(", then ")}`}
+      aria-label={`${label}: ${figures.map((figure) => within(figure.says)).join(", then ")}`}
     >
       <button
         type="button"
@@ -157,7 +164,7 @@ function Figure({ label, figures }: { label: string; figures: Figures }) {
         disabled={unwanted}
         onClick={() => setStopped(!stopped)}
       >
-        <span className="sr-only">{stopped ? `Play ${label}` : `Stop ${label}`}</span>
+        <span className="sr-only">{stopped ? t`Play ${label}` : t`Stop ${label}`}</span>
         {shown.map((movementFigure) => (
           <span
             key={movementFigure.says}

@@ -1,7 +1,10 @@
+import { msg, t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useId } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
 import { Segments } from "@/shared/ui/segments";
+import { said } from "@/shared/words/said";
 import { TextEntry, Trouble } from "../../field-row";
 import { memberField, useVisitFacts } from "../../state/facts";
 import { useQueue } from "../../state/recording";
@@ -18,11 +21,11 @@ export function wholeSpell(spell: Spell): (readonly [string, string])[] {
   ];
 }
 
-const POSTURES = [
-  { value: "sit", label: "Sit" },
-  { value: "stand", label: "Stand" },
-  { value: "move", label: "Move" },
-];
+const POSTURES = said([
+  { value: "sit", label: msg`Sit` },
+  { value: "stand", label: msg`Stand` },
+  { value: "move", label: msg`Move` },
+]);
 
 /** A spell taken in hand: typed from when, how long and in what posture; or given back to the rhythm. */
 export function OwnSpell({
@@ -46,21 +49,23 @@ export function OwnSpell({
   const own = spell.kind === "own";
   return (
     <section
-      aria-label="One period of the day"
+      aria-label={t`One period of the day`}
       className="mb-3 flex max-w-[880px] flex-wrap items-end gap-x-5 gap-y-2 border border-ink/40 bg-ground p-3"
     >
       <p className="w-full text-sm">
         <b>
-          {spell.label}, <span className="figures">{spell.at}</span> to{" "}
-          <span className="figures">{spell.end}</span>.
+          <Trans>
+            {spell.label}, <span className="figures">{spell.at}</span> to{" "}
+            <span className="figures">{spell.end}</span>.
+          </Trans>
         </b>{" "}
         <span className="text-soft">
-          {own ? "Placed by hand; the pattern continues around it." : "From the pattern."}
+          {own ? t`Placed by hand; the pattern continues around it.` : t`From the pattern.`}
         </span>
       </p>
       <Segments
         compact
-        label="Posture"
+        label={t`Posture`}
         value={spell.posture}
         choices={POSTURES.filter((posture) => stands || posture.value !== "stand")}
         onChange={take}
@@ -69,13 +74,13 @@ export function OwnSpell({
         <>
           <span>
             <label htmlFor={`${id}-at`} className="block text-sm">
-              From
+              {t`From`}
             </label>
             <TextEntry field={at} id={`${id}-at`} />
           </span>
           <span>
             <label htmlFor={`${id}-minutes`} className="block text-sm">
-              Minutes
+              {t`Minutes`}
             </label>
             <TextEntry field={minutes} id={`${id}-minutes`} />
           </span>
@@ -88,14 +93,14 @@ export function OwnSpell({
               onLeave();
             }}
           >
-            Back to the pattern
+            {t`Back to the pattern`}
           </Button>
         </>
       ) : (
-        <Button onClick={() => take(spell.posture)}>Change times</Button>
+        <Button onClick={() => take(spell.posture)}>{t`Change times`}</Button>
       )}
       <Button look="quiet" onClick={onLeave}>
-        Close
+        {t`Close`}
       </Button>
       <Trouble path={at.id} id={`${id}-at`} />
       <Trouble path={minutes.id} id={`${id}-minutes`} />

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useQueryClient } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
@@ -28,8 +30,11 @@ import { Spells } from "./spells";
 import { Tasks } from "./tasks";
 
 const ORDER = Object.keys(PACE_PARTS) as PacePart[];
-/** The fields of a part of Pace, by the group they are asked in. */
-const GROUP: Partial<Record<PacePart, string>> = { hours: "Day", eyes: "Eyes" };
+/** The fields of a part of Pace. */
+const FIELDS: Partial<Record<PacePart, RegExp>> = {
+  hours: /^pace\.(start|lunch|meeting)/,
+  eyes: /^pace\.(eye_|far_point)/,
+};
 
 /** Pace: the client's working day, laid out within their limits. */
 export function PacePanel() {
@@ -60,7 +65,7 @@ export function PacePanel() {
   const spell = page?.day?.week ? null : spellOf(page?.day, picked);
   const chosen = useCells().get(fieldId("pace.rhythm"))?.typed;
   const present = ORDER.find((text) => text === part) ?? "rhythm";
-  const group = fields.filter((field) => field.step === "pace" && field.group === GROUP[present]);
+  const group = fields.filter((field) => FIELDS[present]?.test(field.id));
   return (
     <div ref={room} className="flex min-h-full flex-col">
       <StepHead
@@ -70,24 +75,24 @@ export function PacePanel() {
               href={`/api/visits/${visit.id}/day.ics?place=${place}`}
               file="working-day.ics"
             >
-              Calendar file
+              {t`Calendar file`}
             </Download>
           ) : (
-            <span className="inline-flex min-h-11 items-center">&nbsp;</span> // its place meanwhile
+            <span className="inline-flex min-h-11 items-center">{t` `}</span> // its place meanwhile
           )
         }
-        says={page?.day ? summary(page.day) : "No single posture is comfortable for hours."}
+        says={page?.day ? summary(page.day) : t`No single posture is comfortable for hours.`}
       >
-        Pace
+        {t`Pace`}
       </StepHead>
       <LimitsOfTheDay />
       <Failure of={answer} />
-      {!page && !answer.isError && <Skeleton lines={8} label="Loading" />}
+      {!page && !answer.isError && <Skeleton lines={8} label={t`Loading`} />}
       {page && !page.day && (
         <Notice>
-          Record hours by task to lay out the day.{" "}
+          <Trans>Record hours by task to lay out the day. </Trans>
           <Button className="ml-2" onClick={() => seek("ask.hours.typing")}>
-            Hours by task
+            {t`Hours by task`}
           </Button>
         </Notice>
       )}
@@ -107,7 +112,7 @@ export function PacePanel() {
             <Totals page={page} day={page.day} />
             {page.day.weeks.length > 0 && (
               <Segments
-                label="Week of getting used to standing"
+                label={t`Week of getting used to standing`}
                 value={String(page.day.week)}
                 choices={page.day.weeks.map((week) => ({
                   value: String(week.week),
@@ -125,7 +130,7 @@ export function PacePanel() {
         </>
       )}
       <PartTabs
-        label="Sections of this step"
+        label={t`Sections of this step`}
         parts={ORDER.map((id) => ({
           id,
           name: PACE_PARTS[id],
@@ -136,7 +141,7 @@ export function PacePanel() {
       >
         {present === "rhythm" && page?.day && <Rhythms page={page} day={page.day} />}
         {present === "tasks" && page?.day && <Tasks day={page.day} />}
-        {GROUP[present] && (
+        {FIELDS[present] && (
           <div className="grid max-w-[880px] gap-x-10 desk:grid-cols-2">
             <FieldsForm fields={group} />
             {present === "eyes" && page?.day && (
@@ -153,7 +158,7 @@ export function PacePanel() {
             data-next=""
             onClick={() => go("report")}
           >
-            Continue to Report
+            {t`Continue to Report`}
           </Button>
         </PanelFoot>
       </PartTabs>
@@ -174,24 +179,24 @@ function spellOf(day: Schemas["DayView"] | null | undefined, picked: Spell | nul
 }
 
 function summary(day: Schemas["DayView"]): string {
-  return `${day.rhythm_label}, ${day.start} to ${day.end}. No single posture is comfortable for hours.`;
+  return t`${day.rhythm_label}, ${day.start} to ${day.end}. No single posture is comfortable for hours.`;
 }
 
 /** What the day comes to, in figures. */
 function Totals({ page, day }: { page: Schemas["DayPage"]; day: Schemas["DayView"] }) {
   const { totals } = day;
   const figures: [string, string][] = [
-    ["sitting", `${totals.sit} min`],
-    ["standing", `${totals.stand} min`],
-    ["moving", `${totals.move} min`],
+    ["sitting", t`${totals.sit} min`],
+    ["standing", t`${totals.stand} min`],
+    ["moving", t`${totals.move} min`],
     ["changes", `${totals.changes}`],
-    ["longest sitting", `${totals.longest_sit} min`],
+    [t`longest sitting`, t`${totals.longest_sit} min`],
     ...(totals.longest_stand
-      ? [["longest standing", `${totals.longest_stand} min`] as [string, string]]
+      ? [[t`longest standing`, t`${totals.longest_stand} min`] as [string, string]]
       : []),
   ];
   if (page.strain_before !== null && page.strain_after !== null)
-    figures.push(["strain, found → planned", `${page.strain_before} → ${page.strain_after} min`]);
+    figures.push([t`strain, found → planned`, t`${page.strain_before} → ${page.strain_after} min`]);
   return (
     <dl className="flex flex-wrap gap-x-6 gap-y-1 text-sm">
       {figures.map(([name, value]) => (

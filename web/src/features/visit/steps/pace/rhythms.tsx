@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { RadioGroup } from "radix-ui";
 import type { Schemas } from "@/shared/api/client";
 import { fieldId } from "@/shared/api/field-ids";
@@ -27,7 +29,7 @@ export function Rhythms({ page, day }: { page: Schemas["DayPage"]; day: Schemas[
     <div className="grid gap-x-10 gap-y-4 desk:grid-cols-[minmax(0,1fr)_320px]">
       <RadioGroup.Root
         value={chosen}
-        aria-label="Rhythm"
+        aria-label={t`Rhythm`}
         disabled={readOnly}
         onValueChange={choose}
         className="border-t border-ink"
@@ -39,8 +41,8 @@ export function Rhythms({ page, day }: { page: Schemas["DayPage"]; day: Schemas[
           rhythm={
             own ?? {
               id: "own",
-              label: "Own values",
-              says: "Sit, stand and move for as long as suits this client.",
+              label: t`Own values`,
+              says: t`Sit, stand and move for as long as suits this client.`,
               possible: true,
             }
           }
@@ -76,7 +78,7 @@ function Line({ rhythm, suggested = false }: { rhythm: Shown; suggested?: boolea
     >
       <span>
         <span className="font-semibold">{rhythm.label}</span>
-        {suggested && <span className="text-sm text-soft"> suggested</span>}
+        {suggested && <span className="text-sm text-soft"> {t`suggested`}</span>}
         <span className="block text-sm text-soft">
           {rhythm.possible ? rhythm.says : rhythm.why_not}
         </span>
@@ -84,11 +86,13 @@ function Line({ rhythm, suggested = false }: { rhythm: Shown; suggested?: boolea
       {rhythm.possible && totals && (
         <span className="figures self-center text-right text-sm">
           {[
-            `sit ${totals.sit}`,
-            ...(totals.stand ? [`stand ${totals.stand}`] : []),
+            t`sit ${totals.sit}`,
+            ...(totals.stand ? [t`stand ${totals.stand}`] : []),
             `move ${totals.move} min`,
           ].join(" · ")}
-          <span className="block text-soft">at most {totals.longest_sit} min seated</span>
+          <span className="block text-soft">
+            <Trans>at most {totals.longest_sit} min seated</Trans>
+          </span>
         </span>
       )}
     </RadioGroup.Item>

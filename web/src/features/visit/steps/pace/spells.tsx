@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import type { Schemas } from "@/shared/api/client";
 
 /** The day spell by spell: what the bar shows, in words. A spell of the rhythm can be taken in hand. */
@@ -12,11 +13,11 @@ export function Spells({
     <table className="w-full max-w-[880px] border-collapse text-sm">
       <thead>
         <tr className="border-b border-ink text-left">
-          <th className="py-1 font-semibold">From</th>
-          <th className="font-semibold">To</th>
-          <th className="font-semibold">Posture</th>
-          <th className="pr-4 text-right font-semibold">Minutes</th>
-          <th className="font-semibold">Tasks</th>
+          <th className="py-1 font-semibold">{t`From`}</th>
+          <th className="font-semibold">{t`To`}</th>
+          <th className="font-semibold">{t`Posture`}</th>
+          <th className="pr-4 text-right font-semibold">{t`Minutes`}</th>
+          <th className="font-semibold">{t`Tasks`}</th>
         </tr>
       </thead>
       <tbody>
@@ -32,7 +33,7 @@ export function Spells({
               ) : (
                 spell.label
               )}
-              {spell.kind === "own" && <span className="text-soft"> by hand</span>}
+              {spell.kind === "own" && <span className="text-soft"> {t`by hand`}</span>}
             </td>
             <td className="figures pr-4 text-right">{spell.minutes}</td>
             <td className="text-soft">{spell.tasks}</td>

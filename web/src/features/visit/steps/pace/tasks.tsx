@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import type { Schemas } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
 import { Segments } from "@/shared/ui/segments";
@@ -20,7 +22,9 @@ export function Tasks({ day }: { day: Schemas["DayView"] }) {
           >
             <p>
               <b>{task.label}</b>{" "}
-              <span className="figures text-soft whitespace-nowrap">{task.minutes} min</span>
+              <span className="figures text-soft whitespace-nowrap">
+                <Trans>{task.minutes} min</Trans>
+              </span>
             </p>
             {field ? (
               <Segments
@@ -38,7 +42,7 @@ export function Tasks({ day }: { day: Schemas["DayView"] }) {
               {task.reason} {task.laptop}
               {task.own && !readOnly && field && (
                 <Button look="quiet" onClick={() => queue.type(field.id, "", unit)}>
-                  As usual
+                  {t`As usual`}
                 </Button>
               )}
             </p>

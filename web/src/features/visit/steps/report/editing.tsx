@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { ArrowDown, ArrowUp } from "lucide-react";
 import { type KeyboardEvent, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
@@ -20,14 +21,14 @@ export function Editing({ papers }: { papers: Schemas["Papers"] }) {
       {causes.length > 0 && (
         <details className="mt-3">
           <summary className="flex min-h-11 items-center font-semibold">
-            Causes: order and wording
+            {t`Causes: order and wording`}
           </summary>
           <Causes causes={causes} />
         </details>
       )}
       {actions.length > 0 && (
         <details>
-          <summary className="flex min-h-11 items-center font-semibold">Actions: wording</summary>
+          <summary className="flex min-h-11 items-center font-semibold">{t`Actions: wording`}</summary>
           <ul>
             {actions.map((action) => (
               <Words
@@ -80,8 +81,8 @@ function Causes({ causes }: { causes: readonly Cause[] }) {
     // biome-ignore lint/a11y/noStaticElementInteractions: keys for the buttons of the causes within it
     <div onKeyDown={readOnly ? undefined : keys}>
       <p className="text-sm text-soft">
-        The client sees them in this order.
-        <ByKeys> Keys: arrows move, Shift+arrow reorders, l leaves one out.</ByKeys>
+        {t`The client sees them in this order.`}
+        <ByKeys> {t`Keys: arrows move, Shift+arrow reorders, l leaves one out.`}</ByKeys>
       </p>
       <ol>
         {causes.map((cause, value) => {
@@ -111,7 +112,7 @@ function Causes({ causes }: { causes: readonly Cause[] }) {
                         <ArrowDown size={16} aria-hidden="true" />
                       </Icon>
                       <Button look="quiet" className="text-sm" onClick={() => leave(id)}>
-                        {leftOut(id) ? "Put back" : "Leave out"}
+                        {leftOut(id) ? t`Put back` : t`Leave out`}
                       </Button>
                     </>
                   )

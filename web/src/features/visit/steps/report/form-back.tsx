@@ -1,3 +1,4 @@
+import { plural, t } from "@lingui/core/macro";
 import { useId } from "react";
 import { fileBody, server } from "@/shared/api/client";
 import { Notice } from "@/shared/ui/notice";
@@ -19,7 +20,7 @@ export function FormBack({ reportId }: { reportId: string }) {
         htmlFor={id}
         className="flex min-h-9 cursor-pointer items-center underline-offset-2 focus-within:outline-2 hover:underline"
       >
-        {read.isPending ? "Reading…" : "Import a completed form…"}
+        {read.isPending ? t`Reading…` : t`Import a completed form…`}
         <input
           id={id}
           type="file"
@@ -40,8 +41,11 @@ export function FormBack({ reportId }: { reportId: string }) {
       {entered !== undefined && (
         <Notice role="status">
           {entered === 0
-            ? "This form is empty."
-            : `${entered === 1 ? "One answer" : `${entered} answers`} entered under “Requested from the workplace”.`}
+            ? t`This form is empty.`
+            : plural(entered, {
+                one: "One answer entered under “Requested from the workplace”.",
+                other: "# answers entered under “Requested from the workplace”.",
+              })}
         </Notice>
       )}
     </div>

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import type { ReactNode } from "react";
 import { Marks } from "@/drawing/marks";
 import type { Schemas } from "@/shared/api/client";
@@ -139,7 +140,7 @@ function BlockTable({ table }: { table: Of<"table"> }) {
                 scope="col"
                 className={`px-1 font-semibold whitespace-nowrap ${ALIGNS[column.align ?? "left"]}`}
               >
-                {column.title || <span className="sr-only">What</span>}
+                {column.title || <span className="sr-only">{t`What`}</span>}
               </th>
             ))}
           </tr>

@@ -1,3 +1,5 @@
+import { msg, plural, t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Check, FileText } from "lucide-react";
 import { useState } from "react";
 import { useStore } from "zustand";
@@ -10,6 +12,7 @@ import { Button } from "@/shared/ui/button";
 import { CheckBox } from "@/shared/ui/check-box";
 import { Segments } from "@/shared/ui/segments";
 import { Skeleton } from "@/shared/ui/skeleton";
+import { said } from "@/shared/words/said";
 import { FieldRow, Trouble } from "../../field-row";
 import { StepHead } from "../../panel-parts";
 import { StagePortal } from "../../stage-portal";
@@ -22,21 +25,21 @@ import { PaperSheet } from "./paper-sheet";
 import { Signing } from "./sign-page";
 
 type Copy = "client" | "workplace" | "record";
-const COPIES: readonly { value: Copy; label: string }[] = [
-  { value: "client", label: "Client" },
-  { value: "workplace", label: "Workplace" },
-  { value: "record", label: "Record" },
-];
-const NAMES: Record<string, string> = {
-  client: "Client’s report",
-  workplace: "Workplace copy",
-  record: "Record for colleagues",
-};
-const SHEETS: Record<Copy, string> = {
-  client: "Client’s report",
-  workplace: "Workplace copy",
-  record: "Record",
-};
+const COPIES: readonly { value: Copy; label: string }[] = said([
+  { value: "client", label: msg`Client` },
+  { value: "workplace", label: msg`Workplace` },
+  { value: "record", label: msg`Record` },
+]);
+const NAMES: Record<string, string> = said({
+  client: msg`Client’s report`,
+  workplace: msg`Workplace copy`,
+  record: msg`Record for colleagues`,
+});
+const SHEETS: Record<Copy, string> = said({
+  client: msg`Client’s report`,
+  workplace: msg`Workplace copy`,
+  record: msg`Record`,
+});
 
 /** Sections of the step that are not in its form: what the workplace reads, and what it answered. */
 const APART: ReadonlySet<string> = new Set(["share", "requests"]);
@@ -60,13 +63,13 @@ export function ReportPanel() {
       <StepHead
         says={
           current
-            ? `Version ${latest?.number} is signed and locked. Any change starts the next version.`
+            ? t`Version ${latest?.number ?? 0} is signed and locked. Any change starts the next version.`
             : latest
-              ? `Changed since version ${latest.number}, which stays as signed. Sign to make version ${latest.number + 1}.`
-              : "Signing locks the report. Later changes start a new version."
+              ? t`Changed since version ${latest.number}, which stays as signed. Sign to make version ${latest.number + 1}.`
+              : t`Signing locks the report. Later changes start a new version.`
         }
       >
-        Report
+        {t`Report`}
       </StepHead>
       <div className="space-y-3">
         {fields
@@ -77,14 +80,22 @@ export function ReportPanel() {
       </div>
       {draft.data && <Editing papers={draft.data.content} />}
       {visit.reports.length > 0 && (
-        <ul className="mt-4 border-t border-hair" aria-label="Signed versions">
+        <ul className="mt-4 border-t border-hair" aria-label={t`Signed versions`}>
           {visit.reports.map((report) => (
             <li key={report.id} className="border-b border-hair py-1">
               <p className="flex items-center gap-2">
                 <Check size={16} aria-hidden="true" />
                 <span>
-                  Version {report.number}, signed {longDate(report.signed_at)} by {report.signed_by}
-                  {report !== latest && <b> · replaced by version {latest?.number}</b>}
+                  <Trans>
+                    Version {report.number}, signed {longDate(report.signed_at)} by{" "}
+                    {report.signed_by}
+                  </Trans>
+                  {report !== latest && (
+                    <b>
+                      {" "}
+                      <Trans>· replaced by version {latest?.number}</Trans>
+                    </b>
+                  )}
                 </span>
               </p>
               <ul className="pl-6 text-sm">
@@ -96,11 +107,13 @@ export function ReportPanel() {
                       href={`/api/reports/${report.id}.pdf?copy=${value}${report === latest ? "" : "&marked=true"}`}
                       target="_blank"
                       rel="noreferrer"
-                      title={report.copies[value] && `SHA-256 ${report.copies[value]}`}
+                      title={report.copies[value] && t`SHA-256 ${report.copies[value]}`}
                       className="flex min-h-9 items-center underline-offset-2 hover:underline"
                     >
-                      {NAMES[value]}, version {report.number} (PDF
-                      {report !== latest && ", marked as replaced"})
+                      <Trans>
+                        {NAMES[value]}, version {report.number} (PDF
+                        {report !== latest && t`, marked as replaced`})
+                      </Trans>
                     </a>
                     {value === "workplace" && report === latest && (
                       <a
@@ -109,7 +122,7 @@ export function ReportPanel() {
                         rel="noreferrer"
                         className="flex min-h-9 items-center underline-offset-2 hover:underline"
                       >
-                        Request as a fillable form (PDF)
+                        {t`Request as a fillable form (PDF)`}
                       </a>
                     )}
                     {value === "workplace" && report === latest && !readOnly && (
@@ -122,7 +135,7 @@ export function ReportPanel() {
                         rel="noreferrer"
                         className="flex min-h-9 items-center text-soft underline-offset-2 hover:underline"
                       >
-                        original signed file
+                        {t`original signed file`}
                       </a>
                     )}
                   </li>
@@ -135,13 +148,13 @@ export function ReportPanel() {
       {workplace && <Shared />}
       {visit.reports.length > 0 && !workplace && (
         <p className="mt-2 text-sm text-soft">
-          No workplace copy: the client has not consented.{" "}
+          <Trans>No workplace copy: the client has not consented. </Trans>
           <button
             type="button"
             className="min-h-11 underline"
             onClick={() => seek(fieldId("ask.consent.workplace"))}
           >
-            Consent
+            {t`Consent`}
           </button>
         </p>
       )}
@@ -155,17 +168,17 @@ export function ReportPanel() {
             onClick={() => setSigning(true)}
           >
             {missing.length > 0
-              ? `Before signing: ${missing.length} ${missing.length === 1 ? "thing" : "things"} open…`
-              : `Sign version ${(latest?.number ?? 0) + 1}…`}
+              ? t`Before signing: ${plural(missing.length, { one: "# thing", other: "# things" })} open…`
+              : t`Sign version ${(latest?.number ?? 0) + 1}…`}
           </Button>
           {away && (
             <p className="mt-1 text-sm text-soft">
-              Offline: signing and printing need the server. The draft is complete and saved here.
+              {t`Offline: signing and printing need the server. The draft is complete and saved here.`}
             </p>
           )}
           {!away && queue.open.length > 0 && (
             <p className="mt-1 text-sm text-soft">
-              Wait until everything is saved and conflicts are resolved.
+              {t`Wait until everything is saved and conflicts are resolved.`}
             </p>
           )}
           {signing && draft.data && (
@@ -177,7 +190,7 @@ export function ReportPanel() {
           )}
         </div>
       )}
-      <StagePortal label="Reports as they would be signed">
+      <StagePortal label={t`Reports as they would be signed`}>
         {draft.data ? (
           <Papers
             draft={draft.data}
@@ -188,7 +201,7 @@ export function ReportPanel() {
           />
         ) : (
           <div className="p-10">
-            <Skeleton lines={14} label="Loading" />
+            <Skeleton lines={14} label={t`Loading`} />
           </div>
         )}
       </StagePortal>
@@ -204,10 +217,9 @@ function Shared() {
   const shares = fields.filter((field) => field.section === "share");
   return (
     <fieldset className="mt-4">
-      <legend className="font-semibold">Also include in the workplace copy</legend>
+      <legend className="font-semibold">{t`Also include in the workplace copy`}</legend>
       <p className="text-sm text-soft">
-        It lists furniture, room, work pattern and tasks to leave out, never the reasons. Tick your
-        own findings and wording one by one in Work out, Findings.
+        {t`It lists furniture, room, work pattern and tasks to leave out, never the reasons. Tick your own findings and wording one by one in Work out, Findings.`}
       </p>
       {shares.map((field) => (
         <div key={field.id} data-field={field.id}>
@@ -244,7 +256,7 @@ function Papers({
     <div className="px-3">
       <div className="mx-auto mt-3 flex w-full max-w-[760px] flex-wrap items-center justify-between gap-2">
         <Segments
-          label="Which report"
+          label={t`Which report`}
           value={copy}
           choices={COPIES}
           onChange={(value) =>
@@ -252,7 +264,7 @@ function Papers({
           }
         />
         {withheld ? (
-          <p className="text-sm text-soft">A preview: the client has not consented to it.</p>
+          <p className="text-sm text-soft">{t`A preview: the client has not consented to it.`}</p>
         ) : (
           href && (
             <a
@@ -261,7 +273,7 @@ function Papers({
               rel="noreferrer"
               className="flex min-h-11 items-center gap-2 text-sm underline"
             >
-              <FileText size={16} aria-hidden="true" /> Preview PDF
+              <FileText size={16} aria-hidden="true" /> {t`Preview PDF`}
             </a>
           )
         )}

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useMe } from "@/shared/api/account";
 import type { Schemas } from "@/shared/api/client";
 import { fieldId } from "@/shared/api/field-ids";
@@ -40,21 +42,21 @@ export function Signing({
     <Modal
       open
       onOpenChange={(open) => !open && onDone()}
-      title={blocked ? "Not ready to sign" : `Sign version ${version}?`}
+      title={blocked ? t`Not ready to sign` : t`Sign version ${version}?`}
       says={
         blocked
-          ? "Marked items must be answered first; the rest is your judgement."
-          : "You are signing this version. It can’t be changed or withdrawn; later changes create a new version."
+          ? t`Marked items must be answered first; the rest is your judgement.`
+          : t`You are signing this version. It can’t be changed or withdrawn; later changes create a new version.`
       }
     >
-      {draft.checks.length === 0 && <p className="mb-3">Nothing is open or queried.</p>}
+      {draft.checks.length === 0 && <p className="mb-3">{t`Nothing is open or queried.`}</p>}
       {[...groups].map(([group, checks]) => (
         <Group key={group} name={group} checks={checks} onGo={go} />
       ))}
-      {groups.has(NOT_LOOKED_AT) && <Unconfirmed />}
+      {draft.checks.some((check) => check.path.endsWith(".verdict")) && <Unconfirmed />}
       {!blocked && (
         <>
-          <ul className="my-4 list-disc pl-5" aria-label="What you are signing">
+          <ul className="my-4 list-disc pl-5" aria-label={t`What you are signing`}>
             {draft.summary.map((line) => (
               <li key={line} className="figures">
                 {line}
@@ -63,10 +65,12 @@ export function Signing({
           </ul>
           {me && (
             <p className="mb-3">
-              Signed by <b>{me.name}</b>
-              {me.title && `, ${me.title}`}
-              {me.registration && `, registration ${me.registration}`}. Three documents are locked:
-              the client’s report, the workplace copy and the record.
+              <Trans>
+                Signed by <b>{me.name}</b>
+                {me.title && `, ${me.title}`}
+                {me.registration && t`, registration ${me.registration}`}. Three documents are
+                locked: the client’s report, the workplace copy and the record.
+              </Trans>
             </p>
           )}
         </>
@@ -79,19 +83,16 @@ export function Signing({
             disabled={sign.isPending}
             onClick={() => sign.sign(id, draft.revision, onDone)}
           >
-            {sign.isPending ? "Signing…" : `Sign version ${version}`}
+            {sign.isPending ? t`Signing…` : t`Sign version ${version}`}
           </Button>
         )}
         <Button look="quiet" onClick={onDone}>
-          Cancel
+          {t`Cancel`}
         </Button>
       </div>
     </Modal>
   );
 }
-
-/** The group of findings that nobody has confirmed. */
-const NOT_LOOKED_AT = "Findings not reviewed";
 
 /** What the client's paper does with findings that nobody has confirmed: the practitioner chooses. */
 function Unconfirmed() {
@@ -103,7 +104,7 @@ function Unconfirmed() {
   if (!field) return null;
   return (
     <div className="my-3">
-      <p className="mb-1 text-sm font-semibold">In the client’s report, these findings are</p>
+      <p className="mb-1 text-sm font-semibold">{t`In the client’s report, these findings are`}</p>
       <Segments
         label={field.label}
         value={typed}
@@ -151,7 +152,7 @@ function Group({
       {checks.length > SHOWN && (
         <details>
           <summary className="flex min-h-9 items-center text-sm underline">
-            The other {checks.length - SHOWN}
+            <Trans>The other {checks.length - SHOWN}</Trans>
           </summary>
           <ul>{checks.slice(SHOWN).map(line)}</ul>
         </details>

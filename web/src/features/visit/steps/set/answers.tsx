@@ -1,8 +1,10 @@
+import { t } from "@lingui/core/macro";
 import type { Schemas } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { Segments } from "@/shared/ui/segments";
 import { Select } from "@/shared/ui/select";
+import { within } from "@/shared/words/within";
 import { DateEntry } from "../../date-entry";
 import { Trouble } from "../../field-row";
 import { memberField, useVisitFacts } from "../../state/facts";
@@ -75,16 +77,16 @@ export function TestAndWord({ action, row }: { action: Action; row: Row | undefi
     <div className="mt-3 space-y-2 border-t border-hair pt-2">
       {check && (
         <p className="text-sm">
-          <span className="font-semibold">Check with the client.</span> {check}
+          <span className="font-semibold">{t`Check with the client.`}</span> {check}
         </p>
       )}
       {check && FELT.has(action.kind) && !readOnly && test.typed === "" && word.typed === "" && (
         <Button className="w-full" onClick={both}>
-          Passes, and comfortable
+          {t`Passes, and comfortable`}
         </Button>
       )}
-      {check && ask(test, "Test")}
-      {(FELT.has(action.kind) || word.typed !== "") && ask(word, "The client says")}
+      {check && ask(test, t`Test`)}
+      {(FELT.has(action.kind) || word.typed !== "") && ask(word, t`The client says`)}
       <Trouble path={word.path} id={`${action.field}-word`} />
       {word.typed === "hurts" && <Hurts action={action} />}
       {(test.typed === "nearly" || test.typed === "fails" || word.typed === "not_yet") && (
@@ -102,14 +104,13 @@ function Hurts({ action }: { action: Action }) {
   return (
     <Notice role="alert">
       <p>
-        Stop here. Pain overrides the number: put it back where it was. The other targets are worked
-        out again.
+        {t`Stop here. Pain overrides the number: put it back where it was. The other targets are worked out again.`}
       </p>
       <p className="mt-2 font-semibold" id={`${action.field}-where`}>
-        Where does it hurt?
+        {t`Where does it hurt?`}
       </p>
       <Select
-        label="Where does it hurt?"
+        label={t`Where does it hurt?`}
         value={at.typed}
         options={at.choices}
         disabled={readOnly}
@@ -137,7 +138,7 @@ function Nudges({ action }: { action: Action }) {
     );
   return (
     <div>
-      <p className="text-sm">What do you see?</p>
+      <p className="text-sm">{t`What do you see?`}</p>
       <div className="mt-1 flex flex-wrap gap-1.5">
         {action.nudges.map((nudge) => (
           <Button key={nudge.reason} onClick={() => put(nudge)} className="py-1 text-sm">
@@ -165,14 +166,14 @@ export function NotToday({ action }: { action: Action }) {
     <details className="mt-2" open={because.typed !== "" || undefined}>
       <summary className="flex min-h-11 items-center text-sm underline">
         {because.typed === UNWANTED
-          ? "Declined"
+          ? t`Declined`
           : action.because
-            ? `Not today: ${action.because.toLowerCase()}`
-            : "Not today…"}
+            ? t`Not today: ${within(action.because)}`
+            : t`Not today…`}
       </summary>
       <div className="space-y-2">
         <Segments
-          label="Not today because"
+          label={t`Not today because`}
           value={because.typed}
           choices={because.choices}
           disabled={readOnly}
@@ -183,10 +184,10 @@ export function NotToday({ action }: { action: Action }) {
             {because.typed !== UNWANTED && (
               <>
                 <div className="flex flex-wrap items-center gap-2">
-                  <span className="text-sm">Responsible</span>
+                  <span className="text-sm">{t`Responsible`}</span>
                   <Segments
                     compact
-                    label="Responsible"
+                    label={t`Responsible`}
                     value={owner.typed}
                     choices={owner.choices}
                     disabled={readOnly}
@@ -194,7 +195,7 @@ export function NotToday({ action }: { action: Action }) {
                   />
                 </div>
                 <label className="block text-sm" htmlFor={`${action.field}-due`}>
-                  By when
+                  {t`By when`}
                 </label>
                 <DateEntry path={due} id={`${action.field}-due`} ahead />
               </>
@@ -209,7 +210,7 @@ export function NotToday({ action }: { action: Action }) {
                   )
                 }
               >
-                {because.typed === UNWANTED ? "Undo “declined”" : "Undo “not today”"}
+                {because.typed === UNWANTED ? t`Undo “declined”` : t`Undo “not today”`}
               </Button>
             )}
           </>

@@ -1,3 +1,4 @@
+import { Trans } from "@lingui/react/macro";
 import { quantity } from "@/shared/quantity";
 import { Button } from "@/shared/ui/button";
 import { useVisitFacts } from "../../state/facts";
@@ -22,8 +23,10 @@ export function ByDisplay({ row, action }: { row: Row; action: Action }) {
     );
   return (
     <Button className="mt-2 w-full text-sm" onClick={take}>
-      Display shows {quantity(row.dial, row.unit)}: take {quantity(row.setting, row.unit)} from the
-      display
+      <Trans>
+        Display shows {quantity(row.dial, row.unit)}: take {quantity(row.setting, row.unit)} from
+        the display
+      </Trans>
     </Button>
   );
 }

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useEffect, useRef, useState } from "react";
 import { type Schemas, server } from "@/shared/api/client";
 import { lengthText } from "@/shared/quantity";
@@ -33,21 +35,20 @@ export function DeskKeys({ row }: { row: Row }) {
       {
         onSuccess: ({ key, held }) => {
           queue.type(preset, String(key), unit);
-          void toast(`Key ${key} saved at ${say(held)}, checked.`);
+          void toast(t`Key ${key} saved at ${say(held)}, checked.`);
         },
       },
     );
   };
   return (
-    <section aria-label="Electric desk" className="mt-3 border-t border-hair pt-2">
+    <section aria-label={t`Electric desk`} className="mt-3 border-t border-hair pt-2">
       <p className="flex items-baseline justify-between text-sm">
-        <span>Display reads</span>
+        <span>{t`Display reads`}</span>
         <b className="figures text-lg">{say(shown)}</b>
       </p>
       <HoldToMove target={target} words={say(target)} there={there} onAt={setAt} />
       <p className="mt-1 text-sm text-soft">
-        It moves only while you hold the button. Keep people and objects clear of the underside and
-        edges, leave slack in the cables, and tell the client it will move.
+        {t`It moves only while you hold the button. Keep people and objects clear of the underside and edges, leave slack in the cables, and tell the client it will move.`}
       </p>
       <div className="mt-2 flex flex-wrap gap-1.5">
         <Button
@@ -62,7 +63,7 @@ export function DeskKeys({ row }: { row: Row }) {
           }
           className="text-sm"
         >
-          Take {say(shown + offset)} from the display
+          <Trans>Take {say(shown + offset)} from the display</Trans>
         </Button>
         {Array.from({ length: Math.min(4, desk.data.presets) }, (_, index) => index + 1).map(
           (number) => (
@@ -73,8 +74,10 @@ export function DeskKeys({ row }: { row: Row }) {
               onClick={() => void keep(number)}
               className="text-sm"
             >
-              Save on key {number}
-              {key === number && " (saved)"}
+              <Trans>
+                Save on key {number}
+                {key === number && " (saved)"}
+              </Trans>
             </Button>
           ),
         )}
@@ -162,8 +165,8 @@ function HoldToMove({
         {there && !moving
           ? `At ${words}`
           : moving
-            ? "Moving: release to stop"
-            : `Hold to move to ${words}`}
+            ? t`Moving: release to stop`
+            : t`Hold to move to ${words}`}
       </Button>
       {held.error && (
         <Notice role="alert" className="mt-2">
@@ -182,7 +185,7 @@ function HoldToMove({
               )
             }
           >
-            Stopped; area is clear
+            {t`Stopped; area is clear`}
           </Button>
         </Notice>
       )}

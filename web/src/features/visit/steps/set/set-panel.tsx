@@ -1,3 +1,5 @@
+import { msg, t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Check, FileText } from "lucide-react";
 import { useEffect, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
@@ -5,6 +7,7 @@ import { quantity } from "@/shared/quantity";
 import { Button } from "@/shared/ui/button";
 import { Segments } from "@/shared/ui/segments";
 import { Skeleton } from "@/shared/ui/skeleton";
+import { said } from "@/shared/words/said";
 import { rowPicked, useDrawingStore, usePicked } from "../../state/drawing-store";
 import { useVisitFacts } from "../../state/facts";
 import { useNavigation } from "../../state/navigation";
@@ -38,16 +41,16 @@ export function SetPanel() {
   useEffect(() => {
     if (chosen === null && now) setChosen(now.action.id);
   }, [chosen, now]);
-  if (!drawnVisit) return <Skeleton lines={8} label="Loading" />;
+  if (!drawnVisit) return <Skeleton lines={8} label={t`Loading`} />;
   if (!now)
     return (
       <>
         <h2 data-arrival="" tabIndex={-1} className="text-xl outline-none">
-          Nothing to set yet
+          {t`Nothing to set yet`}
         </h2>
-        <p className="text-soft">There are no targets yet. Measure first.</p>
+        <p className="text-soft">{t`There are no targets yet. Measure first.`}</p>
         <Button look="next" className="mt-4 w-full" onClick={() => go("measure")}>
-          Back to Measure
+          {t`Back to Measure`}
         </Button>
       </>
     );
@@ -57,23 +60,25 @@ export function SetPanel() {
     <div className="flex min-h-full flex-col pb-5">
       <div className="flex items-baseline justify-between">
         <h2 data-arrival="" tabIndex={-1} className="text-xl outline-none">
-          Set
+          {t`Set`}
         </h2>
         <p className="figures text-soft">
-          {steps.filter(settled).length} of {steps.length}
+          <Trans>
+            {steps.filter(settled).length} of {steps.length}
+          </Trans>
         </p>
       </div>
       <StepCard key={now.action.id} step={now} onEnter={onward} />
       <Button look="next" className="mt-3 w-full" data-next="" onClick={onward}>
         {after
-          ? `Next: ${nameOf(after)}${turns(now, after) ? ", standing" : ""}`
-          : "Continue to Pace"}
+          ? t`Next: ${nameOf(after)}${turns(now, after) ? ", standing" : ""}`
+          : t`Continue to Pace`}
       </Button>
       <Follows changes={drawnVisit.follows} />
       <StepList steps={steps} now={now} onChoose={setChosen} />
       <TheRest steps={steps} />
       {steps.some(({ row }) => row?.left_unmeasured) && (
-        <p className="mt-1 text-sm text-soft">* set to target, not measured.</p>
+        <p className="mt-1 text-sm text-soft">{t`* set to target, not measured.`}</p>
       )}
       <Settle />
       <Walk moves={drawnVisit.moves} pair={drawnVisit.pair} />
@@ -83,7 +88,7 @@ export function SetPanel() {
         rel="noreferrer"
         className="mt-4 flex min-h-11 items-center justify-center gap-2 text-sm underline"
       >
-        <FileText size={16} aria-hidden="true" /> Settings card (PDF, A6)
+        <FileText size={16} aria-hidden="true" /> {t`Settings card (PDF, A6)`}
       </a>
       <AlsoToDo ids={new Set(drawnVisit.set_order)} />
     </div>
@@ -94,15 +99,21 @@ export function SetPanel() {
 function Follows({ changes }: { changes: readonly Schemas["SettingChange"][] }) {
   if (changes.length === 0) return null;
   return (
-    <section aria-label="Updated targets" aria-live="polite" className="mt-4 bg-deep p-3 text-sm">
-      <h3 className="font-semibold">Updated targets, given the settings so far</h3>
+    <section
+      aria-label={t`Updated targets`}
+      aria-live="polite"
+      className="mt-4 bg-deep p-3 text-sm"
+    >
+      <h3 className="font-semibold">{t`Updated targets, given the settings so far`}</h3>
       <ul className="figures">
         {changes.map((change) => (
           <li key={`${change.posture} ${change.id}`}>
-            {change.label}
-            {change.posture === "standing" && " standing"}:{" "}
-            <b>{quantity(change.after, change.unit)}</b> instead of{" "}
-            {quantity(change.before, change.unit)}
+            <Trans>
+              {change.label}
+              {change.posture === "standing" && " standing"}:{" "}
+              <b>{quantity(change.after, change.unit)}</b> instead of{" "}
+              {quantity(change.before, change.unit)}
+            </Trans>
           </li>
         ))}
       </ul>
@@ -129,10 +140,10 @@ function StepList({
     <table className="mt-5 w-full text-sm">
       <thead>
         <tr className="border-b border-ink text-left">
-          <th className="py-1 font-semibold">Adjust in this order</th>
-          <th className="pl-2 text-right font-semibold">Setting</th>
-          <th className="pl-2 text-right font-semibold whitespace-nowrap">Left at</th>
-          <th className="pl-2 text-right font-semibold whitespace-nowrap">Still off</th>
+          <th className="py-1 font-semibold">{t`Adjust in this order`}</th>
+          <th className="pl-2 text-right font-semibold">{t`Setting`}</th>
+          <th className="pl-2 text-right font-semibold whitespace-nowrap">{t`Left at`}</th>
+          <th className="pl-2 text-right font-semibold whitespace-nowrap">{t`Still off`}</th>
         </tr>
       </thead>
       <tbody className="figures">
@@ -162,7 +173,7 @@ function StepList({
 
 function Line({ step, here, onChoose }: { step: Step; here: boolean; onChoose: () => void }) {
   const { action, row } = step;
-  const word = { later: "not today", stopped: "stopped", done: "", open: "" }[action.state];
+  const word = { later: t`not today`, stopped: "stopped", done: "", open: "" }[action.state];
   return (
     <tr className={`border-b border-hair ${here ? "bg-deep" : ""}`}>
       <td className="p-0">
@@ -172,17 +183,17 @@ function Line({ step, here, onChoose }: { step: Step; here: boolean; onChoose: (
           onClick={onChoose}
         >
           {nameOf(step)}
-          {action.posture === "standing" && <span className="text-soft"> standing</span>}
+          {action.posture === "standing" && <span className="text-soft"> {t`standing`}</span>}
         </button>
       </td>
       <td className="pl-2 text-right whitespace-nowrap">{row ? withUnit(row, row.setting) : ""}</td>
       <td className="pl-2 text-right font-semibold whitespace-nowrap">
         {!row || row.left === null ? (word ? "" : "·") : withUnit(row, row.left)}
-        {row?.left_unmeasured && <span title="not measured">*</span>}
+        {row?.left_unmeasured && <span title={t`not measured`}>*</span>}
       </td>
       <td className="pl-2 text-right whitespace-nowrap">
         {action.moved ? (
-          "aim moved"
+          t`aim moved`
         ) : word ? (
           word
         ) : row?.left_over ? (
@@ -193,7 +204,7 @@ function Line({ step, here, onChoose }: { step: Step; here: boolean; onChoose: (
           <Check
             size={16}
             role="img"
-            aria-label={row?.left ? "as worked out" : "done"}
+            aria-label={row?.left ? t`as worked out` : "done"}
             className="ml-auto inline"
           />
         ) : null}
@@ -222,16 +233,16 @@ function TheRest({ steps }: { steps: readonly Step[] }) {
     );
   return (
     <Button className="mt-3 w-full" onClick={all}>
-      The other {rest.length}: set to target, not measured
+      <Trans>The other {rest.length}: set to target, not measured</Trans>
     </Button>
   );
 }
 
-const STATES = [
-  { value: "open", label: "Open" },
-  { value: "done", label: "Done" },
-  { value: "later", label: "Not today" },
-];
+const STATES = said([
+  { value: "open", label: msg`Open` },
+  { value: "done", label: msg`Done` },
+  { value: "later", label: msg`Not today` },
+]);
 
 /** What is for the client to take along, or to find out: the same actions as plans and report have. */
 function AlsoToDo({ ids }: { ids: ReadonlySet<string> }) {
@@ -242,8 +253,8 @@ function AlsoToDo({ ids }: { ids: ReadonlySet<string> }) {
     drawnVisit?.actions.filter((action) => !ids.has(action.id) && action.kind !== "refer") ?? [];
   if (actions.length === 0) return null;
   return (
-    <section className="mt-5" aria-label="Also to do">
-      <h3 className="border-b border-ink pb-1 text-sm font-semibold">Also to do</h3>
+    <section className="mt-5" aria-label={t`Also to do`}>
+      <h3 className="border-b border-ink pb-1 text-sm font-semibold">{t`Also to do`}</h3>
       <ul>
         {actions.map((action) => (
           <li key={action.id} className="border-b border-hair py-2 text-sm">
@@ -254,7 +265,7 @@ function AlsoToDo({ ids }: { ids: ReadonlySet<string> }) {
               {[
                 action.who,
                 action.when,
-                action.price && `price: ${action.price}`,
+                action.price && t`price: ${action.price}`,
                 action.resolves.join(", "),
               ]
                 .filter(Boolean)

@@ -1,6 +1,9 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { fieldId } from "@/shared/api/field-ids";
 import { Button } from "@/shared/ui/button";
 import { clockWords } from "@/shared/use-seconds-to";
+import { within } from "@/shared/words/within";
 import { useSettleClock } from "../../settle-clock";
 import { useVisitFacts } from "../../state/facts";
 import { useQueue } from "../../state/recording";
@@ -28,17 +31,19 @@ export function Settle() {
     );
   const last = settle.steps.find((step) => step.seen === settle.seen);
   return (
-    <section className="mt-5 border-t border-ink pt-3" aria-label="Settle-in test">
-      <h3 className="text-sm font-semibold">Settle-in test</h3>
+    <section className="mt-5 border-t border-ink pt-3" aria-label={t`Settle-in test`}>
+      <h3 className="text-sm font-semibold">{t`Settle-in test`}</h3>
       {left === null ? (
         <>
           <p className="mt-1 text-sm text-soft">
-            Let the client work for {settle.minutes} minutes, then check again.
-            {last && ` Last seen: ${last.label.toLowerCase()}.`}
+            <Trans>
+              Let the client work for {settle.minutes} minutes, then check again.
+              {last && t` Last seen: ${within(last.label)}.`}
+            </Trans>
           </p>
           {!readOnly && (
             <Button className="mt-2 w-full" onClick={begin}>
-              {settle.seen ? "Start again" : `Start: ${settle.minutes} min`}
+              {settle.seen ? t`Start again` : t`Start: ${settle.minutes} min`}
             </Button>
           )}
         </>
@@ -46,12 +51,12 @@ export function Settle() {
         <>
           <p className="mt-1 text-sm" aria-live="off">
             {left > 0 ? (
-              <>
+              <Trans>
                 <b className="figures">{clockWords(left)}</b> to go. What you see before then counts
                 too.
-              </>
+              </Trans>
             ) : (
-              <b>Check again: what do you see?</b>
+              <b>{t`Check again: what do you see?`}</b>
             )}
           </p>
           {!readOnly && (
@@ -68,7 +73,7 @@ export function Settle() {
                 </Button>
               ))}
               <Button look="quiet" onClick={() => queue.type(STARTED, "", unit)}>
-                Stop timer
+                {t`Stop timer`}
               </Button>
             </div>
           )}

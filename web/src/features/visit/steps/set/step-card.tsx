@@ -1,9 +1,12 @@
+import { msg, t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useId } from "react";
 import { fieldId } from "@/shared/api/field-ids";
 import { quantity } from "@/shared/quantity";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { Segments } from "@/shared/ui/segments";
+import { said } from "@/shared/words/said";
 import { FieldRow, TextEntry, Trouble } from "../../field-row";
 import { applies, useVisitFacts } from "../../state/facts";
 import { useCells, useQueue } from "../../state/recording";
@@ -28,7 +31,7 @@ export function StepCard({ step, onEnter }: { step: Step; onEnter: () => void })
         {row ? (
           <>
             {row.label}{" "}
-            {byEye ? "by eye" : <span className="figures">{withUnit(row, row.setting)}</span>}
+            {byEye ? t`by eye` : <span className="figures">{withUnit(row, row.setting)}</span>}
           </>
         ) : (
           action.text
@@ -42,17 +45,27 @@ export function StepCard({ step, onEnter }: { step: Step; onEnter: () => void })
       {(action.lever || action.tolerance) && (
         <p className="mt-1 text-sm">
           {action.lever && <b>{action.lever}. </b>}
-          {action.tolerance && <span className="text-soft">Near enough: {action.tolerance}.</span>}
+          {action.tolerance && (
+            <span className="text-soft">
+              <Trans>Near enough: {action.tolerance}.</Trans>
+            </span>
+          )}
         </p>
       )}
       {row?.dial && (
         <p className="mt-1">
-          Desk display should read <b className="figures">{quantity(row.dial, row.unit)}</b>.
+          <Trans>
+            Desk display should read <b className="figures">{quantity(row.dial, row.unit)}</b>.
+          </Trans>
         </p>
       )}
-      {row && row.limits.length > 0 && <p className="mt-1 text-sm">Limit: {row.limits[0]}.</p>}
+      {row && row.limits.length > 0 && (
+        <p className="mt-1 text-sm">
+          <Trans>Limit: {row.limits[0]}.</Trans>
+        </p>
+      )}
       {action.moved && <Moved action={action} row={row} />}
-      {byEye && <Ticked action={action} label={row ? `${row.label}, by eye` : action.text} />}
+      {byEye && <Ticked action={action} label={row ? t`${row.label}, by eye` : action.text} />}
       {row?.dial && <DeskKeys row={row} />}
       {row?.dial && <ByDisplay row={row} action={action} />}
       {row && <Measured row={row} action={action} id={id} onEnter={onEnter} />}
@@ -66,10 +79,10 @@ export function withUnit(row: Row, text: string | null): string {
   return text === null ? "–" : quantity(text, row.unit);
 }
 
-const STATES = [
-  { value: "open", label: "Open" },
-  { value: "done", label: "Done" },
-];
+const STATES = said([
+  { value: "open", label: msg`Open` },
+  { value: "done", label: msg`Done` },
+]);
 
 /** What has no number is ticked off; open is the answer taken back. */
 function Ticked({ action, label }: { action: Action; label: string }) {
@@ -109,7 +122,7 @@ function Moved({ action, row }: { action: Action; row: Row | undefined }) {
               )
             }
           >
-            Keep {withUnit(row, row.left)}
+            <Trans>Keep {withUnit(row, row.left)}</Trans>
           </Button>
           <Button
             onClick={() =>
@@ -123,7 +136,7 @@ function Moved({ action, row }: { action: Action; row: Row | undefined }) {
               )
             }
           >
-            Redo
+            {t`Redo`}
           </Button>
         </div>
       )}
@@ -166,14 +179,14 @@ function Measured({
         <div className="mt-3 flex items-end gap-3" data-field={path}>
           <div className="flex-1">
             <label htmlFor={id} className="text-sm">
-              Left at
+              {t`Left at`}
             </label>
             <TextEntry field={field} id={id} large autoFocus onEnter={onEnter} onChanged={aimed} />
           </div>
           {!readOnly && row.left === null && row.setting !== null && (
             <Button
               className="min-h-16"
-              title="Set to target, not measured"
+              title={t`Set to target, not measured`}
               onClick={() =>
                 queue.typeAll(
                   [
@@ -184,7 +197,7 @@ function Measured({
                 )
               }
             >
-              Set to target
+              {t`Set to target`}
             </Button>
           )}
         </div>
@@ -205,19 +218,23 @@ function Measured({
       {row.left_unmeasured && (
         <p className="mt-2 flex items-center justify-between gap-2 text-sm" role="status">
           <span>
-            Set to <b className="figures">{withUnit(row, row.left)}</b>, not measured. The report
-            says so.
+            <Trans>
+              Set to <b className="figures">{withUnit(row, row.left)}</b>, not measured. The report
+              says so.
+            </Trans>
           </span>
           {!readOnly && (
             <Button look="quiet" onClick={() => queue.type(`${path}.aimed`, "", unit)}>
-              Not set
+              {t`Not set`}
             </Button>
           )}
         </p>
       )}
       {row.left_over && !action.moved && (
         <p className="mt-2 text-sm" role="status">
-          Still off: <b className="figures">{withUnit(row, row.left_over)}</b> to the setting.
+          <Trans>
+            Still off: <b className="figures">{withUnit(row, row.left_over)}</b> to the setting.
+          </Trans>
         </p>
       )}
     </>

@@ -1,4 +1,6 @@
+import { msg, t } from "@lingui/core/macro";
 import type { Schemas } from "@/shared/api/client";
+import { said } from "@/shared/words/said";
 import { rowOf, type Workup } from "../../state/workup";
 
 export type Row = Schemas["RowView"];
@@ -8,16 +10,16 @@ export type Action = Schemas["ActionView"];
 export type Step = { action: Action; row: Row | undefined };
 
 /** Headings of the groups, in the order of work; what is set standing has its own. */
-const GROUPS: Record<Action["group"], string> = {
-  safe: "Make safe first",
-  feet_chair: "Feet and chair",
-  hands: "Hands",
-  screen: "Screen and light",
-  other: "Around the desk",
-};
+const GROUPS: Record<Action["group"], string> = said({
+  safe: msg`Make safe first`,
+  feet_chair: msg`Feet and chair`,
+  hands: msg`Hands`,
+  screen: msg`Screen and light`,
+  other: msg`Around the desk`,
+});
 
 export function headingOf({ action }: Step): string {
-  return action.posture === "standing" ? "Standing" : GROUPS[action.group];
+  return action.posture === "standing" ? t`Standing` : GROUPS[action.group];
 }
 
 /** The steps in their order. */

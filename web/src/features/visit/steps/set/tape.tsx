@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { Ruler } from "lucide-react";
 import { useTakeReading } from "@/shared/api/measuring";
 import { Button } from "@/shared/ui/button";
@@ -49,7 +50,7 @@ export function TapeKey({ taking }: { taking: NonNullable<ReturnType<typeof useT
         onClick={taking.read}
       >
         <Ruler size={18} aria-hidden="true" />
-        {taking.pending ? "Reading…" : "Read from tape"}
+        {taking.pending ? t`Reading…` : t`Read from tape`}
       </Button>
       {taking.trouble && <Notice className="mt-1 text-sm">{taking.trouble}</Notice>}
     </div>

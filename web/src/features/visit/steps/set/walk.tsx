@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import type { Schemas } from "@/shared/api/client";
 import { quantity } from "@/shared/quantity";
 import { CheckBox } from "@/shared/ui/check-box";
@@ -11,10 +12,10 @@ type Pair = Schemas["PairView"];
 export function Walk({ moves, pair }: { moves: readonly Move[]; pair: Pair | null }) {
   if (moves.length === 0) return null;
   return (
-    <section className="mt-5" aria-label="Sitting and standing">
-      <h3 className="border-b border-ink pb-1 text-sm font-semibold">To standing</h3>
+    <section className="mt-5" aria-label={t`Sitting and standing`}>
+      <h3 className="border-b border-ink pb-1 text-sm font-semibold">{t`To standing`}</h3>
       <Way moves={moves} way="up" />
-      <h3 className="mt-4 border-b border-ink pb-1 text-sm font-semibold">Back to sitting</h3>
+      <h3 className="mt-4 border-b border-ink pb-1 text-sm font-semibold">{t`Back to sitting`}</h3>
       <Way moves={[...moves].reverse()} way="down" />
       {pair && <ThePair pair={pair} />}
     </section>
@@ -65,19 +66,19 @@ function ThePair({ pair }: { pair: Pair }) {
         <span className="block text-soft">{by}</span>
       </>
     ) : (
-      <span className="text-soft">not yet</span>
+      <span className="text-soft">{t`not yet`}</span>
     );
   return (
     <>
       <table className="mt-4 w-full text-sm">
         <caption className="border-b border-ink pb-1 text-left font-semibold">
-          Sitting and standing
+          {t`Sitting and standing`}
         </caption>
         <thead>
           <tr className="text-left text-soft">
-            <th className="py-1 font-normal">What</th>
-            <th className="font-normal">Sitting</th>
-            <th className="font-normal">Standing</th>
+            <th className="py-1 font-normal">{t`What`}</th>
+            <th className="font-normal">{t`Sitting`}</th>
+            <th className="font-normal">{t`Standing`}</th>
           </tr>
         </thead>
         <tbody>

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useEffect, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { useHouseRules, useRuleSetChanges } from "@/shared/api/policies";
@@ -26,13 +28,12 @@ const VISIT = "visit";
 export function Choices() {
   const rules = useHouseRules();
   const [open, setOpen] = useState<string | null>(null);
-  if (!rules.data) return <Skeleton lines={8} label="Loading" />;
+  if (!rules.data) return <Skeleton lines={8} label={t`Loading`} />;
   const { questions, bundles } = rules.data;
   return (
     <div className="flex flex-col gap-4 pb-6">
       <p className="text-sm text-soft">
-        Options chosen here replace the practice default for this visit. Open one to see what each
-        option would change.
+        {t`Options chosen here replace the practice default for this visit. Open one to see what each option would change.`}
       </p>
       <Bundles bundles={bundles} questions={questions} />
       <Folds open={open} onOpen={setOpen}>
@@ -51,8 +52,8 @@ function From({ question, standing }: { question: Question; standing?: boolean }
   const cells = useCells();
   const drawnVisit = useWorkup();
   const id = standing ? `${STANDING}${question.id}` : question.id;
-  if (cells.get(`${PATH}${id}`)?.typed) return "this visit";
-  return drawnVisit?.bundle[id] ? "the practice" : standing ? "as seated" : "standard";
+  if (cells.get(`${PATH}${id}`)?.typed) return t`this visit`;
+  return drawnVisit?.bundle[id] ? t`the practice` : standing ? t`as seated` : "standard";
 }
 
 function One({ question, open }: { question: Question; open: boolean }) {
@@ -74,7 +75,7 @@ function One({ question, open }: { question: Question; open: boolean }) {
             <span className="block text-sm text-soft">
               {position?.label}
               {alone && alone !== text
-                ? `; standing: ${question.positions.find((position) => position.id === alone)?.label}`
+                ? t`; standing: ${question.positions.find((position) => position.id === alone)?.label ?? ""}`
                 : ""}
             </span>
           </span>
@@ -130,8 +131,8 @@ function Positions({
   return (
     <fieldset className="mb-3 ml-1 border-l border-ink/40 pl-3">
       <legend className="text-sm font-semibold">
-        {standing ? "Standing only" : question.standing ? "Both postures" : "Options"}
-        {inherited && <span className="font-normal text-soft"> as seated</span>}
+        {standing ? t`Standing only` : question.standing ? t`Both postures` : t`Options`}
+        {inherited && <span className="font-normal text-soft"> {t`as seated`}</span>}
       </legend>
       {question.positions.map((position) => (
         <div key={position.id} className="border-b border-hair py-2 last:border-0">
@@ -147,7 +148,7 @@ function Positions({
             <span>
               {position.label}
               {position.id === question.default && (
-                <span className="text-sm text-soft"> standard</span>
+                <span className="text-sm text-soft"> {t`standard`}</span>
               )}
               <span className="block text-sm text-soft">{position.why}</span>
             </span>
@@ -155,7 +156,10 @@ function Positions({
           {position.id !== at && (
             <div className="pl-7">
               {moved[position.id] ? (
-                <SettingChanges of={moved[position.id] ?? []} none="No effect for this client." />
+                <SettingChanges
+                  of={moved[position.id] ?? []}
+                  none={t`No effect for this client.`}
+                />
               ) : (
                 <p className="text-sm text-soft">…</p>
               )}
@@ -165,7 +169,7 @@ function Positions({
       ))}
       {cells.get(path)?.typed && !readOnly && (
         <Button look="quiet" className="-ml-4 underline" onClick={() => queue.type(path, "", unit)}>
-          Back to {standing ? "as seated" : "the practice’s"}
+          <Trans>Back to {standing ? t`as seated` : t`the practice’s`}</Trans>
         </Button>
       )}
     </fieldset>
@@ -203,8 +207,8 @@ function Bundles({
     return Object.fromEntries(Object.entries(whole).map(([at, to]) => [`${PATH}${at}`, to]));
   };
   const names: [string, string][] = [
-    [VISIT, "This visit"],
-    [HOUSE, "Standard"],
+    [VISIT, t`This visit`],
+    [HOUSE, t`Standard`],
     ...bundles.map((bundle): [string, string] => [bundle.id, bundle.name]),
   ];
   const named = (id: string) => names.find(([at]) => at === id)?.[1] ?? "";
@@ -227,12 +231,12 @@ function Bundles({
     />
   );
   return (
-    <section aria-label="Rule sets" className="space-y-2 border border-ink/40 p-3">
-      <h2 className="font-semibold">Compare two rule sets</h2>
+    <section aria-label={t`Rule sets`} className="space-y-2 border border-ink/40 p-3">
+      <h2 className="font-semibold">{t`Compare two rule sets`}</h2>
       <div className="flex items-center gap-2">
-        {pick("First rule set", first, setFirst)}
-        <span className="text-sm text-soft">and</span>
-        {pick("Second rule set", second, setSecond)}
+        {pick(t`First rule set`, first, setFirst)}
+        <span className="text-sm text-soft">{t`and`}</span>
+        {pick(t`Second rule set`, second, setSecond)}
       </div>
       <div className="flex flex-wrap gap-2">
         <Button
@@ -245,14 +249,16 @@ function Bundles({
             setPart("try");
           }}
         >
-          Compare for this client
+          {t`Compare for this client`}
         </Button>
         {!readOnly && second !== VISIT && (
-          <Button onClick={() => take(second)}>Use “{named(second)}”</Button>
+          <Button onClick={() => take(second)}>
+            <Trans>Use “{named(second)}”</Trans>
+          </Button>
         )}
         {!readOnly && name === null && (
           <Button look="quiet" onClick={() => setName("")}>
-            Save this visit’s options as a rule set
+            {t`Save this visit’s options as a rule set`}
           </Button>
         )}
       </div>
@@ -274,7 +280,7 @@ function Bundles({
         >
           <input
             autoComplete="off"
-            aria-label="Name of the rule set"
+            aria-label={t`Name of the rule set`}
             value={name}
             // biome-ignore lint/a11y/noAutofocus: it has just been asked for
             autoFocus
@@ -282,7 +288,7 @@ function Bundles({
             className="min-h-11 min-w-0 flex-1 rounded-[3px] border border-ink/50 bg-ground px-3"
           />
           <Button type="submit" disabled={!name.trim() || add.isPending}>
-            Save
+            {t`Save`}
           </Button>
         </form>
       )}

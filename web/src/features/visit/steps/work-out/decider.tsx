@@ -1,3 +1,5 @@
+import { Trans } from "@lingui/react/macro";
+import { within } from "@/shared/words/within";
 import { useNavigation } from "../../state/navigation";
 import { useWorkup } from "../../state/workup";
 
@@ -8,9 +10,9 @@ export function Decider() {
   if (!decider) return null;
   return (
     <>
-      To learn more, record{" "}
+      <Trans>To learn more, record </Trans>
       <button type="button" className="underline" onClick={() => seek(decider.field)}>
-        {decider.label.toLowerCase()}
+        {within(decider.label)}
       </button>
       .
     </>

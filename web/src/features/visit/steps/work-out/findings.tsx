@@ -1,3 +1,5 @@
+import { plural, t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Plus } from "lucide-react";
 import { type KeyboardEvent, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
@@ -29,7 +31,7 @@ export function Findings() {
   const { setActive } = useDrawingStore();
   const [open, setOpen] = useState<string | null>(null);
   const [adding, setAdding] = useState<string | null>(null);
-  if (!drawnVisit) return <Skeleton lines={8} label="Loading" />;
+  if (!drawnVisit) return <Skeleton lines={8} label={t`Loading`} />;
   const off = drawnVisit.findings;
   const kept = off.filter((finding) => finding.verdict !== "dismissed");
   const dismissed = off.filter((finding) => finding.verdict === "dismissed");
@@ -71,18 +73,20 @@ export function Findings() {
     <div className="flex flex-1 flex-col" onKeyDown={readOnly ? undefined : keys}>
       <h2 data-arrival="" tabIndex={-1} className="text-xl outline-none">
         {causes.length
-          ? `${causes.length} ${causes.length === 1 ? "cause" : "causes"}, ${kept.length} findings`
+          ? t`${plural(causes.length, { one: "# cause", other: "# causes" })}, ${plural(kept.length, { one: "# finding", other: "# findings" })}`
           : kept.length
-            ? `${kept.length} found`
-            : "Nothing out of range"}
+            ? t`${kept.length} found`
+            : t`Nothing out of range`}
       </h2>
       <p className="mb-2 text-sm text-soft">
-        Suggestions to accept, edit or dismiss. Dismissed findings are left out of the report.
-        <ByKeys> Keys: arrows move, a accepts, d dismisses.</ByKeys>
+        {t`Suggestions to accept, edit or dismiss. Dismissed findings are left out of the report.`}
+        <ByKeys> {t`Keys: arrows move, a accepts, d dismisses.`}</ByKeys>
       </p>
       {!readOnly && unseen.length > 0 && (
         <Button className="mb-3 w-full text-sm" onClick={acceptAll}>
-          Accept {unseen.length === programs.length ? "all" : "the other"} {unseen.length}
+          <Trans>
+            Accept {unseen.length === programs.length ? "all" : t`the other`} {unseen.length}
+          </Trans>
         </Button>
       )}
       {causes.map((cause) => (
@@ -91,11 +95,15 @@ export function Findings() {
             <Strokes severity={cause.severity} />
             <span className="flex-1">{cause.title}</span>
             {cause.minutes !== null && (
-              <span className="figures text-sm font-normal">{cause.minutes}&nbsp;min a day</span>
+              <span className="figures text-sm font-normal">
+                <Trans>{cause.minutes}&nbsp;min a day</Trans>
+              </span>
             )}
           </h3>
           {cause.explains.length > 0 && (
-            <p className="pt-1 pl-7 text-sm">May explain: {cause.explains.join("; ")}</p>
+            <p className="pt-1 pl-7 text-sm">
+              <Trans>May explain: {cause.explains.join("; ")}</Trans>
+            </p>
           )}
           <ul>
             {cause.findings.map((id) => {
@@ -107,8 +115,10 @@ export function Findings() {
       ))}
       {drawnVisit.unexplained.length > 0 && (
         <p className="mb-2 border-l-4 border-ink pl-3 text-sm">
-          Not explained by any cause found: {drawnVisit.unexplained.join("; ")}. Look again, or
-          refer.
+          <Trans>
+            Not explained by any cause found: {drawnVisit.unexplained.join("; ")}. Look again, or
+            refer.
+          </Trans>
         </p>
       )}
       {adding && <Own id={adding} />}
@@ -118,22 +128,22 @@ export function Findings() {
           className="mt-1 -ml-4 self-start"
           onClick={() => setAdding(crypto.randomUUID().slice(0, 8))}
         >
-          <Plus size={16} aria-hidden="true" /> Add your own finding
+          <Plus size={16} aria-hidden="true" /> {t`Add your own finding`}
         </Button>
       )}
       {dismissed.length > 0 && (
         <details className="mt-2" open>
           <summary className="flex min-h-11 items-center font-semibold">
-            Dismissed: {dismissed.length}
+            <Trans>Dismissed: {dismissed.length}</Trans>
           </summary>
           <ul>{dismissed.map(one)}</ul>
         </details>
       )}
-      <Rest state="not assessable" title="Not enough information" />
-      <Rest state="holds" title="In range" />
+      <Rest state="not assessable" title={t`Not enough information`} />
+      <Rest state="holds" title={t`In range`} />
       <PanelFoot>
         <Button className="w-full" data-next="" onClick={() => go("set")}>
-          Continue to Set
+          {t`Continue to Set`}
         </Button>
       </PanelFoot>
     </div>
@@ -151,7 +161,7 @@ function Strokes({ severity }: { severity: string | null | undefined }) {
       height="20"
       viewBox="0 0 20 20"
       role="img"
-      aria-label={severity ?? "not graded"}
+      aria-label={severity ?? t`not graded`}
     >
       {[0, 1, 2].map((index) => (
         <path
@@ -179,16 +189,18 @@ function One({ finding, open, onToggle }: { finding: Found; open: boolean; onTog
         <Strokes severity={finding.severity} />
         <span className={dismissed ? "text-soft line-through" : ""}>
           <b>{finding.title}</b>
-          {finding.posture === "standing" && <span className="text-soft"> standing</span>}
+          {finding.posture === "standing" && <span className="text-soft"> {t`standing`}</span>}
           {!open && (
             <span className="block text-sm text-soft">{finding.words || finding.instruction}</span>
           )}
         </span>
         <span className="figures text-right text-sm">
           {finding.joint && finding.minutes != null && (
-            <b>{Math.round(finding.minutes)}&nbsp;min</b>
+            <b>
+              <Trans>{Math.round(finding.minutes)}&nbsp;min</Trans>
+            </b>
           )}
-          {finding.verdict === "accepted" && <span className="block text-soft">accepted</span>}
+          {finding.verdict === "accepted" && <span className="block text-soft">{t`accepted`}</span>}
         </span>
       </button>
       {open && <Detail finding={finding} />}
@@ -200,18 +212,18 @@ function Detail({ finding }: { finding: Found }) {
   const { catalogue } = useVisitFacts();
   const { go } = useNavigation();
   const lines: [string, string | null | undefined][] = [
-    ["Finding", finding.cause],
-    ["Why it matters", finding.own ? finding.why : null],
-    ["What to do", finding.instruction],
-    ["Limit", finding.left],
-    ["Evidence", finding.evidence.join("; ")],
-    ["Discomfort there", finding.discomfort.join("; ")],
+    [t`Finding`, finding.cause],
+    [t`Why it matters`, finding.own ? finding.why : null],
+    [t`What to do`, finding.instruction],
+    [t`Limit`, finding.left],
+    [t`Evidence`, finding.evidence.join("; ")],
+    [t`Discomfort there`, finding.discomfort.join("; ")],
     [
-      "Severity",
+      t`Severity`,
       finding.severity &&
-        `${finding.severity}${finding.safety ? ": unsafe even for short periods" : finding.sum ? `: ${finding.sum}` : ""}`,
+        `${finding.severity}${finding.safety ? t`: unsafe even for short periods` : finding.sum ? `: ${finding.sum}` : ""}`,
     ],
-    ["Threshold", catalogue.sources[finding.source] ?? finding.source],
+    [t`Threshold`, catalogue.sources[finding.source] ?? finding.source],
   ];
   return (
     <div className="pb-3 pl-7 text-sm">
@@ -222,7 +234,11 @@ function Detail({ finding }: { finding: Found }) {
           onClick={() => go("look", "photos")}
           className="mt-2 block border border-ink/40"
         >
-          <Picture id={finding.photo} alt="Photo of this reading; opens Photos" className="h-28" />
+          <Picture
+            id={finding.photo}
+            alt={t`Photo of this reading; opens Photos`}
+            className="h-28"
+          />
         </button>
       )}
       {finding.own ? <Own id={finding.id.replace(/^own-/, "")} /> : <Decide finding={finding} />}
@@ -248,7 +264,7 @@ function Decide({ finding }: { finding: Found }) {
   if (readOnly)
     return (
       <p className="mt-2">
-        {finding.verdict ?? "Not reviewed"}
+        {finding.verdict ?? t`Not reviewed`}
         {finding.dismissed_for && `: ${finding.dismissed_for}`}
       </p>
     );
@@ -260,18 +276,18 @@ function Decide({ finding }: { finding: Found }) {
           className="aria-pressed:bg-ink aria-pressed:text-ground"
           onClick={() => set("accepted")}
         >
-          Accept
+          {t`Accept`}
         </Button>
         <Button
           aria-pressed={verdict === "dismissed"}
           className="aria-pressed:bg-ink aria-pressed:text-ground"
           onClick={() => set("dismissed")}
         >
-          Dismiss
+          {t`Dismiss`}
         </Button>
         {!wording && (
           <Button look="quiet" onClick={() => setWording(true)}>
-            Edit wording
+            {t`Edit wording`}
           </Button>
         )}
       </div>

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import type { Schemas } from "@/shared/api/client";
 import { quantity } from "@/shared/quantity";
 
@@ -14,10 +15,10 @@ export function SettingChanges({
     <table className="w-full text-sm">
       <thead className="sr-only">
         <tr>
-          <th>What</th>
-          <th>Before</th>
-          <th>After</th>
-          <th>Moved</th>
+          <th>{t`What`}</th>
+          <th>{t`Before`}</th>
+          <th>{t`After`}</th>
+          <th>{t`Moved`}</th>
         </tr>
       </thead>
       <tbody>
@@ -25,7 +26,9 @@ export function SettingChanges({
           <tr key={`${settingChange.posture}.${settingChange.id}`} className="border-b border-hair">
             <th scope="row" className="py-1 pr-2 text-left font-normal">
               {settingChange.label}
-              {settingChange.posture === "standing" && <span className="text-soft"> standing</span>}
+              {settingChange.posture === "standing" && (
+                <span className="text-soft"> {t`standing`}</span>
+              )}
             </th>
             <td className="figures text-right text-soft">{settingChange.before}</td>
             <td className="figures px-1.5 text-right whitespace-nowrap">

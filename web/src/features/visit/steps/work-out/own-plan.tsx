@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import type { Schemas } from "@/shared/api/client";
 import { fieldId } from "@/shared/api/field-ids";
 import { CheckBox } from "@/shared/ui/check-box";
@@ -43,11 +44,10 @@ export function OwnPlan() {
   };
   if (!offers.length) return null;
   return (
-    <section aria-label="Build your own plan">
-      <h2 className="border-b border-ink pb-1 font-semibold">Build your own plan</h2>
+    <section aria-label={t`Build your own plan`}>
+      <h2 className="border-b border-ink pb-1 font-semibold">{t`Build your own plan`}</h2>
       <p className="py-1 text-sm text-soft">
-        Tick what you want to use, one item for each purpose. The figures show what each adds to the
-        items already ticked.
+        {t`Tick what you want to use, one item for each purpose. The figures show what each adds to the items already ticked.`}
       </p>
       {budget && (
         <div className="max-w-[300px] py-1">

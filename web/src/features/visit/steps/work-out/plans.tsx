@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { fieldId } from "@/shared/api/field-ids";
@@ -6,6 +8,7 @@ import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { Select } from "@/shared/ui/select";
 import { Skeleton } from "@/shared/ui/skeleton";
+import { within } from "@/shared/words/within";
 import { Lines } from "../../lines";
 import { useVisitFacts } from "../../state/facts";
 import { useNavigation } from "../../state/navigation";
@@ -27,16 +30,14 @@ export function Plans() {
   const plans = trial.tried?.plans.length ? trial.tried.plans : drawnVisit?.plans;
   const fixes = trial.tried?.plans.length ? trial.tried.fixes : drawnVisit?.fixes;
   const assumed = [...new Set(plans?.flatMap((plan) => plan.assumes))];
-  if (!drawnVisit || !plans?.length) return <Skeleton lines={9} label="Loading" />;
+  if (!drawnVisit || !plans?.length) return <Skeleton lines={9} label={t`Loading`} />;
   return (
     <div className="flex flex-col gap-4 pb-6">
       <p className="text-sm text-soft">
-        Each plan is the best for its price: things that don’t fit first, then degrees out of range,
-        then cost and effort. Nothing is added for a difference too small to matter. Targets and Set
-        follow the plan you choose.
+        {t`Each plan is the best for its price: things that don’t fit first, then degrees out of range, then cost and effort. Nothing is added for a difference too small to matter. Targets and Set follow the plan you choose.`}
       </p>
       {assumed.length > 0 && (
-        <ul className="border-l-4 border-ink pl-2 text-sm" aria-label="Assumptions">
+        <ul className="border-l-4 border-ink pl-2 text-sm" aria-label={t`Assumptions`}>
           {assumed.map((words) => (
             <li key={words}>{words}</li>
           ))}
@@ -47,9 +48,9 @@ export function Plans() {
       ))}
       <OwnPlan />
       {fixes && fixes.length > 0 && (
-        <section aria-label="What would fix this">
+        <section aria-label={t`What would fix this`}>
           <h2 className="border-b border-ink pb-1 font-semibold">
-            What each purchase would do alone
+            {t`What each purchase would do alone`}
           </h2>
           <ol>
             {fixes.map((fix) => (
@@ -59,22 +60,24 @@ export function Plans() {
                   <span className="block text-sm text-soft">
                     {fix.does}, {fix.price}
                   </span>
-                  {fix.mends && <b className="block text-sm">For things that don’t fit.</b>}
+                  {fix.mends && <b className="block text-sm">{t`For things that don’t fit.`}</b>}
                   {fix.shortfalls.map((words) => (
                     <span key={words} className="block text-sm">
-                      Still: {words}
+                      <Trans>Still: {words}</Trans>
                     </span>
                   ))}
                 </span>
                 <span className="figures text-right">
                   <b>−{fix.removes}</b>
-                  <span className="block text-sm text-soft">{fix.left} left</span>
+                  <span className="block text-sm text-soft">
+                    <Trans>{fix.left} left</Trans>
+                  </span>
                   {!readOnly && mine.every((key) => key !== fix.id) && (
                     <Button
                       look="quiet"
                       onClick={() => take(tickedWith(drawnVisit.offers, fix.id))}
                     >
-                      Use this
+                      {t`Use this`}
                     </Button>
                   )}
                 </span>
@@ -85,10 +88,10 @@ export function Plans() {
       )}
       {drawnVisit.moves.length > 0 && <Moves moves={drawnVisit.moves} />}
       {drawnVisit.laptop.length > 0 && (
-        <section aria-label="Laptop: alternate">
-          <h2 className="border-b border-ink pb-1 font-semibold">Using the laptop alone</h2>
+        <section aria-label={t`Laptop: alternate`}>
+          <h2 className="border-b border-ink pb-1 font-semibold">{t`Using the laptop alone`}</h2>
           <p className="py-1 text-sm text-soft">
-            Screen and keyboard can’t both be at the right height.
+            {t`Screen and keyboard can’t both be at the right height.`}
           </p>
           {drawnVisit.laptop.map((laptop) => (
             <div key={laptop.id} className="border-b border-hair py-1.5 text-sm">
@@ -102,8 +105,8 @@ export function Plans() {
         </section>
       )}
       {drawnVisit.zones.length > 0 && (
-        <section aria-label="Beside the keyboard">
-          <h2 className="border-b border-ink pb-1 font-semibold">Beside the keyboard</h2>
+        <section aria-label={t`Beside the keyboard`}>
+          <h2 className="border-b border-ink pb-1 font-semibold">{t`Beside the keyboard`}</h2>
           {drawnVisit.zones.map((zone) => (
             <div key={zone.id} className="border-b border-hair py-1.5 text-sm">
               <p>
@@ -148,19 +151,21 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
         </div>
       )}
       {plan.same_as ? (
-        <p className="text-sm text-soft">Same result as “{plan.same_as}”.</p>
+        <p className="text-sm text-soft">
+          <Trans>Same result as “{plan.same_as}”.</Trans>
+        </p>
       ) : (
         <>
           {plan.not_assessed.length > 0 && (
             <p className="text-sm">
-              Not known: {plan.not_assessed.join(", ")}. <Decider />
+              <Trans>Not known: {plan.not_assessed.join(", ")}.</Trans> <Decider />
             </p>
           )}
           {plan.added.length === 0 ? (
             <p className="text-sm text-soft">
               {plan.not_assessed.length > 0
-                ? "Not enough information yet to say whether anything is needed."
-                : "Nothing to add."}
+                ? t`Not enough information yet to say whether anything is needed.`
+                : t`Nothing to add.`}
             </p>
           ) : (
             <ul className="mt-1">
@@ -187,26 +192,26 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
             </ul>
           )}
           {plan.proven && plan.added.length > 0 && (
-            <p className="mt-1 text-sm text-soft">No cheaper set of changes does as well.</p>
+            <p className="mt-1 text-sm text-soft">{t`No cheaper set of changes does as well.`}</p>
           )}
           {plan.left.length > 0 && (
             <p className="figures mt-1 text-sm">
-              <span className="text-soft">Left: </span>
+              <span className="text-soft">{t`Left:`} </span>
               {plan.left
                 .map(
                   (left) =>
-                    `${left.label.toLowerCase()}${left.posture === "standing" ? ", standing" : ""} ${left.excess}`,
+                    `${within(left.label)}${left.posture === "standing" ? ", standing" : ""} ${left.excess}`,
                 )
                 .join("; ")}
             </p>
           )}
           <details className="text-sm">
-            <summary className="flex min-h-11 items-center text-soft">Settings</summary>
+            <summary className="flex min-h-11 items-center text-soft">{t`Settings`}</summary>
             <Lines
               of={[
-                ["Seated", plan.seated.map((setAt) => `${setAt.label} ${setAt.value}`).join(", ")],
+                [t`Seated`, plan.seated.map((setAt) => `${setAt.label} ${setAt.value}`).join(", ")],
                 [
-                  "Standing",
+                  t`Standing`,
                   plan.standing.map((setAt) => `${setAt.label} ${setAt.value}`).join(", "),
                 ],
               ]}
@@ -220,17 +225,17 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
         </>
       )}
       {taken ? (
-        <p className="mt-2 text-sm font-semibold">Current plan</p>
+        <p className="mt-2 text-sm font-semibold">{t`Current plan`}</p>
       ) : (
         !readOnly &&
         !plan.same_as && (
           <span className="mt-2 flex gap-2">
             <Button onClick={() => queue.type(fieldId("work.plan"), plan.id, unit)}>
-              Use this plan
+              {t`Use this plan`}
             </Button>
             {plan.id !== "own" && plan.added.length > 0 && (
               <Button look="quiet" onClick={() => take(plan.added.map((added) => added.key))}>
-                Copy to my own plan
+                {t`Copy to my own plan`}
               </Button>
             )}
           </span>
@@ -243,8 +248,8 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
 function Moves({ moves }: { moves: readonly Schemas["MoveView"][] }) {
   const { unit } = useVisitFacts();
   return (
-    <section aria-label="Between sitting and standing">
-      <h2 className="border-b border-ink pb-1 font-semibold">Between sitting and standing</h2>
+    <section aria-label={t`Between sitting and standing`}>
+      <h2 className="border-b border-ink pb-1 font-semibold">{t`Between sitting and standing`}</h2>
       <ul>
         {moves.map((move) => (
           <li
@@ -257,8 +262,10 @@ function Moves({ moves }: { moves: readonly Schemas["MoveView"][] }) {
             </span>
             {move.seated && (
               <span className="figures text-right">
-                {move.seated} to {move.standing}&nbsp;{unit}
-                <span className="block font-semibold">{move.by}</span>
+                <Trans>
+                  {move.seated} to {move.standing}&nbsp;{unit}
+                  <span className="block font-semibold">{move.by}</span>
+                </Trans>
               </span>
             )}
           </li>
@@ -277,8 +284,8 @@ function Stacks() {
   const stack = useStack();
   const answer: Schemas["StackView"] | string | null = stack.error?.message ?? stack.data ?? null;
   return (
-    <section aria-label="Stack">
-      <h2 className="border-b border-ink pb-1 font-semibold">Improvise a riser</h2>
+    <section aria-label={t`Stack`}>
+      <h2 className="border-b border-ink pb-1 font-semibold">{t`Improvise a riser`}</h2>
       <form
         className="flex flex-wrap items-center gap-2 py-2"
         onSubmit={(event) => {
@@ -290,7 +297,7 @@ function Stacks() {
         }}
       >
         <label className="flex items-center gap-2 text-sm">
-          Raise by
+          {t`Raise by`}
           <input
             autoComplete="off"
             value={wanted}
@@ -301,19 +308,19 @@ function Stacks() {
           {unit}
         </label>
         <Select
-          label="What it supports"
+          label={t`What it supports`}
           value={use}
           onChange={(next) => setUse(next as typeof use)}
           className="text-sm"
           options={[
-            { value: "screen", label: "under the screen" },
-            { value: "feet", label: "under the feet" },
-            { value: "keys", label: "under the keyboard" },
-            { value: "laptop", label: "under the laptop" },
+            { value: "screen", label: t`under the screen` },
+            { value: "feet", label: t`under the feet` },
+            { value: "keys", label: t`under the keyboard` },
+            { value: "laptop", label: t`under the laptop` },
           ]}
         />
         <Button type="submit" disabled={!wanted.trim()}>
-          Find a stack
+          {t`Find a stack`}
         </Button>
       </form>
       {typeof answer === "string" && <Notice role="alert">{answer}</Notice>}
@@ -325,9 +332,9 @@ function Stacks() {
             </p>
           ) : (
             <p>
-              Nothing available is suitable.{" "}
+              <Trans>Nothing available is suitable. </Trans>
               <button type="button" className="underline" onClick={() => go("look", "pieces")}>
-                Record what is available
+                {t`Record what is available`}
               </button>
             </p>
           )}

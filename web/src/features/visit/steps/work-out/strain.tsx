@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Button } from "@/shared/ui/button";
 import { Skeleton } from "@/shared/ui/skeleton";
 import { PanelFoot } from "../../panel-parts";
@@ -8,22 +10,21 @@ import { useWorkup } from "../../state/workup";
 export function StrainMinutes() {
   const drawnVisit = useWorkup();
   const { go } = useNavigation();
-  if (!drawnVisit) return <Skeleton lines={6} label="Loading" />;
+  if (!drawnVisit) return <Skeleton lines={6} label={t`Loading`} />;
   const most = Math.max(60, ...drawnVisit.strain.map((strain) => strain.minutes));
   return (
     <div className="flex flex-1 flex-col">
       <h2 data-arrival="" tabIndex={-1} className="text-xl outline-none">
-        Strain minutes a day
+        {t`Strain minutes a day`}
       </h2>
       <p className="mb-3 text-sm text-soft">
-        Hours × share of the time × degrees out of range (up to 30°) ÷ 30°. Each joint counts once,
-        by its strongest evidence. It ranks what to do first; it is not a prediction.
+        {t`Hours × share of the time × degrees out of range (up to 30°) ÷ 30°. Each joint counts once, by its strongest evidence. It ranks what to do first; it is not a prediction.`}
       </p>
       {drawnVisit.strain.length === 0 && (
         <p>
           {drawnVisit.hours > 0
-            ? "No joint is known to be out of range."
-            : "Enter hours by task in Ask to see this."}
+            ? t`No joint is known to be out of range.`
+            : t`Enter hours by task in Ask to see this.`}
         </p>
       )}
       <ul>
@@ -33,7 +34,7 @@ export function StrainMinutes() {
               <h3 className="font-semibold">{strain.label}</h3>
               <p className="figures text-lg font-semibold">
                 {Math.round(strain.minutes)}{" "}
-                <span className="text-sm font-normal text-soft">min</span>
+                <span className="text-sm font-normal text-soft">{t`min`}</span>
               </p>
             </div>
             <div className="h-2 border border-ink/50" aria-hidden="true">
@@ -43,7 +44,9 @@ export function StrainMinutes() {
               />
             </div>
             {strain.discomfort.length > 0 && (
-              <p className="mt-1 text-sm">Discomfort: {strain.discomfort.join("; ")}</p>
+              <p className="mt-1 text-sm">
+                <Trans>Discomfort: {strain.discomfort.join("; ")}</Trans>
+              </p>
             )}
             <ul className="mt-1 text-sm">
               {strain.parts.map((part) => (
@@ -55,7 +58,7 @@ export function StrainMinutes() {
                   {part.posture === "standing" ? ", standing" : ""}
                   <span className="figures block">
                     {part.sum}
-                    {part.counted ? "" : ", counted once already"}
+                    {part.counted ? "" : t`, counted once already`}
                   </span>
                 </li>
               ))}
@@ -65,7 +68,7 @@ export function StrainMinutes() {
       </ul>
       <PanelFoot>
         <Button className="w-full" data-next="" onClick={() => go("set")}>
-          Continue to Set
+          {t`Continue to Set`}
         </Button>
       </PanelFoot>
     </div>

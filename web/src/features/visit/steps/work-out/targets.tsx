@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Plural, Trans } from "@lingui/react/macro";
 import { memo, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { fieldId } from "@/shared/api/field-ids";
@@ -6,6 +8,7 @@ import { Button } from "@/shared/ui/button";
 import { Fold, Folds } from "@/shared/ui/folds";
 import { Notice } from "@/shared/ui/notice";
 import { Skeleton } from "@/shared/ui/skeleton";
+import { within } from "@/shared/words/within";
 import { FieldRow } from "../../field-row";
 import { Lines } from "../../lines";
 import { PanelFoot } from "../../panel-parts";
@@ -21,8 +24,14 @@ import { Decider } from "./decider";
 
 type Row = Schemas["RowView"];
 
-/** Groups of Ask that targets are worked out from. */
-const TOLD_IN_ASK = new Set(["Shoes", "Eyes, hands"]);
+/** What targets are worked out from and Ask asks for: shoes, eyes and hands. */
+const TOLD_IN_ASK: ReadonlySet<string> = new Set([
+  "ask.writing_hand",
+  "ask.mouse_hand",
+  "ask.eyewear",
+  "ask.shoe_seated",
+  "ask.shoe_standing",
+]);
 
 /** Whether a row asks for a change. */
 export function moves(row: Row): boolean {
@@ -45,14 +54,14 @@ export function Targets() {
   const { setActive } = useDrawingStore();
   const trial = useWhatIf();
   const waits = fields.filter(
-    (field) => TOLD_IN_ASK.has(field.group) && field.needed && !cells.get(field.id)?.held?.typed,
+    (field) => TOLD_IN_ASK.has(field.id) && field.needed && !cells.get(field.id)?.held?.typed,
   );
   const [open, setOpen] = useState<string | null>(null);
   usePicked((part, posture) => {
     setOpen(rowPicked(part, posture));
     return true;
   });
-  if (!drawnVisit) return <Skeleton lines={9} label="Loading" />;
+  if (!drawnVisit) return <Skeleton lines={9} label={t`Loading`} />;
   const rows = rowsOf(trial, drawnVisit);
   const measured = drawnVisit.steps.find((step) => step.step === "measure");
   const toMeasure = measured !== undefined && measured.done < measured.needed;
@@ -69,17 +78,20 @@ export function Targets() {
     <div className="flex min-h-full flex-col">
       <h2 data-arrival="" tabIndex={-1} className="text-xl outline-none">
         {!known || (all.length === 0 && drawnVisit.untold_set.length > 0)
-          ? "Not enough information yet"
+          ? t`Not enough information yet`
           : all.length === 0
-            ? "Nothing to change"
+            ? t`Nothing to change`
             : waiting.length === 0
-              ? "Everything is set"
-              : `${count(waiting.length)} to set`}
+              ? t`Everything is set`
+              : t`${count(waiting.length)} to set`}
       </h2>
       {known && waiting.length > toSet.length && toSet.length > 0 && (
         <p className="text-soft">
-          {toSet.length} of them {toSet.length === 1 ? "moves" : "move"} from where{" "}
-          {toSet.length === 1 ? "it was" : "they were"} found.
+          <Plural
+            value={toSet.length}
+            one="# of them moves from where it was found."
+            other="# of them move from where they were found."
+          />
         </p>
       )}
       {[...drawnVisit.hard, ...(drawnVisit.worse ? [drawnVisit.worse] : [])].map((words) => (
@@ -90,13 +102,13 @@ export function Targets() {
       <p className="mb-3 text-soft">
         {known
           ? drawnVisit.hard.length
-            ? "Solve this first; the angles matter less until then."
-            : `Total out of range, ${drawnVisit.seated_possible ? "seated" : "standing"}: ${outOfRange(drawnVisit)}`
-          : `The ${from} and everything that depends on it need more information.`}{" "}
+            ? t`Solve this first; the angles matter less until then.`
+            : t`Total out of range, ${drawnVisit.seated_possible ? "seated" : "standing"}: ${outOfRange(drawnVisit)}`
+          : t`The ${from} and everything that depends on it need more information.`}{" "}
         {known && <Decider />}
       </p>
       {!known && (
-        <ul className="mb-3" aria-label="Missing">
+        <ul className="mb-3" aria-label={t`Missing`}>
           {measured && toMeasure && (
             <li className="border-b border-hair">
               <button
@@ -104,7 +116,7 @@ export function Targets() {
                 className="min-h-11 w-full text-left underline"
                 onClick={() => go("measure")}
               >
-                {measured.needed - measured.done} dimensions to measure
+                <Trans>{measured.needed - measured.done} dimensions to measure</Trans>
               </button>
             </li>
           )}
@@ -121,15 +133,17 @@ export function Targets() {
           ))}
         </ul>
       )}
-      {trial.on && <Notice className="mb-3 text-sm">Trial values. Not saved.</Notice>}
+      {trial.on && <Notice className="mb-3 text-sm">{t`Trial values. Not saved.`}</Notice>}
       {drawnVisit.doubtful.length > 0 && (
         <Notice className="mb-3 text-sm">
           <p>
-            Queried, which affects every target based on it:{" "}
-            {drawnVisit.doubtful.join(", ").toLowerCase()}.
+            <Trans>
+              Queried, which affects every target based on it:{" "}
+              {within(drawnVisit.doubtful.join(", "))}.
+            </Trans>
           </p>
           <Button className="mt-1" onClick={() => go("measure")}>
-            Check in Measure
+            {t`Check in Measure`}
           </Button>
         </Notice>
       )}
@@ -160,7 +174,7 @@ export function Targets() {
         ))}
       </Folds>
       {drawnVisit.notes.length > 0 && (
-        <section aria-label="Not judged" className="mb-4 text-sm text-soft">
+        <section aria-label={t`Not judged`} className="mb-4 text-sm text-soft">
           {drawnVisit.notes.map((note) => (
             <p key={note}>{note}</p>
           ))}
@@ -169,7 +183,7 @@ export function Targets() {
       <PanelFoot>
         {known ? (
           <Button className="w-full" data-next="" onClick={() => go("set")}>
-            Continue to Set
+            {t`Continue to Set`}
           </Button>
         ) : (
           <Button
@@ -178,7 +192,7 @@ export function Targets() {
             data-next=""
             onClick={() => (toMeasure || !waits[0] ? go("measure") : seek(waits[0].id))}
           >
-            {toMeasure || !waits[0] ? "Measure" : `Ask: ${waits[0].label}`}
+            {toMeasure || !waits[0] ? t`Measure` : t`Ask: ${waits[0].label}`}
           </Button>
         )}
       </PanelFoot>
@@ -196,37 +210,39 @@ function outOfRange(drawnVisit: Schemas["DrawnVisit"]): string {
   const text = degrees(drawnVisit.over_found, drawnVisit.untold_found);
   const set = degrees(drawnVisit.over_set, drawnVisit.untold_set);
   const unknown = drawnVisit.untold_set.length
-    ? ` Not known: ${drawnVisit.untold_set.join(", ")}.`
+    ? t` Not known: ${drawnVisit.untold_set.join(", ")}.`
     : "";
-  return `${text} as found, ${set} at target.${unknown}`;
+  return t`${text} as found, ${set} at target.${unknown}`;
 }
 
 function degrees(value: number | null, untold: readonly string[]): string {
-  if (value === null || (untold.length > 0 && value < 0.5)) return "not known";
-  return `${value.toFixed(0)}°${untold.length > 0 ? ", of what is known," : ""}`;
+  if (value === null || (untold.length > 0 && value < 0.5)) return t`not known`;
+  return `${value.toFixed(0)}°${untold.length > 0 ? t`, of what is known,` : ""}`;
 }
 
 /** How far to go, or that it may stay. */
 function change(row: Row): string {
   if (moves(row)) return quantity(row.change ?? "", row.unit);
-  return row.state === "in_band" ? `in range, ${quantity(row.change ?? "", row.unit)}` : "as found";
+  return row.state === "in_band"
+    ? t`in range, ${quantity(row.change ?? "", row.unit)}`
+    : t`as found`;
 }
 
 function count(many: number): string {
   const words = [
-    "Nothing",
-    "One thing",
-    "Two things",
-    "Three things",
-    "Four things",
-    "Five things",
-    "Six things",
-    "Seven things",
-    "Eight things",
-    "Nine things",
-    "Ten things",
+    t`Nothing`,
+    t`One thing`,
+    t`Two things`,
+    t`Three things`,
+    t`Four things`,
+    t`Five things`,
+    t`Six things`,
+    t`Seven things`,
+    t`Eight things`,
+    t`Nine things`,
+    t`Ten things`,
   ]; // prettier-ignore
-  return words[many] ?? `${many} things`;
+  return words[many] ?? t`${many} things`;
 }
 
 /** A target; drawn again only where something of it is otherwise. */
@@ -288,22 +304,22 @@ function TargetDetail({ row }: { row: Row }) {
   const cell = cells.get(path);
   const hand = cell?.held ?? null;
   const lines: [string, string | null][] = [
-    ["Calculation", row.terms],
+    [t`Calculation`, row.terms],
     [
-      "Range",
+      t`Range`,
       row.band &&
-        `${quantity(row.band, row.unit)}${row.plus_minus ? `, target ± ${row.plus_minus}` : ""}`,
+        `${quantity(row.band, row.unit)}${row.plus_minus ? t`, target ± ${row.plus_minus}` : ""}`,
     ],
     [
-      "Chance",
-      row.chance && `${row.chance} that ${quantity(row.setting ?? "", row.unit)} is in range`,
+      t`Chance`,
+      row.chance && t`${row.chance} that ${quantity(row.setting ?? "", row.unit)} is in range`,
     ],
-    ["Measured", row.datum],
-    ["As found", row.found && quantity(row.found, row.unit)],
-    ["Limits", row.limits.join("; ") || null],
-    [row.cost_off ? "Costs" : "Joint", row.cost],
-    ["For more certainty", row.retake && `measure the ${row.retake} again`],
-    ["Test", row.check],
+    [t`Measured`, row.datum],
+    [t`As found`, row.found && quantity(row.found, row.unit)],
+    [t`Limits`, row.limits.join("; ") || null],
+    [row.cost_off ? t`Costs` : t`Joint`, row.cost],
+    [t`For more certainty`, row.retake && t`measure the ${row.retake} again`],
+    [t`Test`, row.check],
   ];
   return (
     <div className="px-1 pb-3 pl-8 text-sm">
@@ -311,23 +327,28 @@ function TargetDetail({ row }: { row: Row }) {
       <Lines of={lines} />
       {row.overruled && (
         <Notice className="mt-2">
-          Own value: calculated {row.computed ?? "nothing"} {row.computed ? row.unit : ""}, set{" "}
-          {quantity(row.setting ?? "–", row.unit)}
-          {hand?.changed_by ? ` by ${hand.changed_by}` : ""}.{" "}
-          {row.overrule_reason ? `Because: ${row.overrule_reason}` : "No reason given yet."}
+          <Trans>
+            Own value: calculated {row.computed ?? "nothing"} {row.computed ? row.unit : ""}, set{" "}
+            {quantity(row.setting ?? "–", row.unit)}
+            {hand?.changed_by ? ` by ${hand.changed_by}` : ""}.{" "}
+            {row.overrule_reason ? t`Because: ${row.overrule_reason}` : t`No reason given yet.`}
+          </Trans>
         </Notice>
       )}
       <details className="mt-1">
-        <summary className="flex min-h-11 items-center text-soft">Source</summary>
+        <summary className="flex min-h-11 items-center text-soft">{t`Source`}</summary>
         <ul className="mb-2">
           {row.about.inputs.map((input) => (
             <li key={input.dimension} className="figures border-b border-hair py-1">
               {input.label} {input.value}, {input.origin}
-              <span className="text-soft"> adds {input.adds}</span>
+              <span className="text-soft">
+                {" "}
+                <Trans>adds {input.adds}</Trans>
+              </span>
             </li>
           ))}
           {row.about.inputs.length === 0 && (
-            <li className="text-soft">Depends only on the equipment.</li>
+            <li className="text-soft">{t`Depends only on the equipment.`}</li>
           )}
         </ul>
         {row.about.chosen.map((chosen) => (
@@ -339,7 +360,7 @@ function TargetDetail({ row }: { row: Row }) {
         {row.key === "screen_top" && (drawnVisit?.gazes.length ?? 0) > 0 && (
           <table className="mt-1 w-full">
             <caption className="text-left text-soft">
-              All screen-height rules: gaze angle to top, centre and bottom
+              {t`All screen-height rules: gaze angle to top, centre and bottom`}
             </caption>
             <tbody>
               {drawnVisit?.gazes.map((gaze) => (
@@ -353,7 +374,9 @@ function TargetDetail({ row }: { row: Row }) {
             </tbody>
           </table>
         )}
-        <p className="mt-1 text-soft">Rule: {row.about.source}</p>
+        <p className="mt-1 text-soft">
+          <Trans>Rule: {row.about.source}</Trans>
+        </p>
       </details>
       {row.key === "distance" && settle && (
         <div className="mt-2">
@@ -369,7 +392,7 @@ function TargetDetail({ row }: { row: Row }) {
           </div>
         ) : (
           <Button look="quiet" className="mt-1 -ml-4 underline" onClick={() => setAsking(true)}>
-            Enter own value
+            {t`Enter own value`}
           </Button>
         ))}
     </div>

@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { memo, useEffect, useId, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
 import { fieldId } from "@/shared/api/field-ids";
@@ -46,16 +48,16 @@ export function TryOut() {
   const many = Object.keys(trial.tries).length;
   const settings = fields.filter((field) => /^work\.(seated|standing)\.[a-z_]+$/.test(field.id));
   const groups: [string, Field[]][] = [
-    ["Seated", settings.filter((field) => field.id.startsWith("work.seated."))],
+    [t`Seated`, settings.filter((field) => field.id.startsWith("work.seated."))],
     [
-      "Standing",
+      t`Standing`,
       drawnVisit?.standing_possible
         ? settings.filter((field) => field.id.startsWith("work.standing."))
         : [],
     ],
-    ["Angles", fields.filter((field) => ANGLES.test(field.id))],
-    ["Equipment", fields.filter((field) => PIECES.has(field.id) && applies(field, cells))],
-    ["Options", fields.filter((field) => CHOICES.test(field.id))],
+    [t`Angles`, fields.filter((field) => ANGLES.test(field.id))],
+    [t`Equipment`, fields.filter((field) => PIECES.has(field.id) && applies(field, cells))],
+    [t`Options`, fields.filter((field) => CHOICES.test(field.id))],
   ];
   const present = (field: Field): string => {
     const [, posture, key] = field.id.split(".");
@@ -67,22 +69,24 @@ export function TryOut() {
   return (
     <div className="flex flex-col gap-3 pb-6">
       <p className="text-sm text-soft">
-        Drag a flag or item in the drawing, turn a ring, or type here. Joints and findings update as
-        you go. Nothing is saved until you choose Save.{" "}
-        {trial.ready ? "Calculated on this device." : "Calculated on the server for now."}
+        <Trans>
+          Drag a flag or item in the drawing, turn a ring, or type here. Joints and findings update
+          as you go. Nothing is saved until you choose Save.{" "}
+          {trial.ready ? t`Calculated on this device.` : t`Calculated on the server for now.`}
+        </Trans>
       </p>
       {trial.trouble && <Notice role="alert">{trial.trouble}</Notice>}
       {trial.on && tried && (
-        <section aria-label="Trial result" className="border border-ink/60 p-3">
+        <section aria-label={t`Trial result`} className="border border-ink/60 p-3">
           <p className="figures mb-2">
             <Left of={tried} />
           </p>
           <SettingChanges
             of={tried.setting_changes}
-            none={`No change from ${trial.snapshot ? trial.snapshot.label : "the saved values"}.`}
+            none={t`No change from ${trial.snapshot ? trial.snapshot.label : t`the saved values`}.`}
           />
           {tried.findings.length > 0 && (
-            <ul aria-label="Still out of range" className="mt-2 text-sm">
+            <ul aria-label={t`Still out of range`} className="mt-2 text-sm">
               {tried.findings.map((finding) => (
                 <li key={finding.id} className="mb-1 border-l-4 border-ink pl-2">
                   {finding.text}
@@ -92,10 +96,10 @@ export function TryOut() {
           )}
           <Turned tried={tried} />
           <div className="mt-2 flex flex-wrap gap-2">
-            <Button onClick={bench.toBest}>Reset to target</Button>
-            <Button onClick={bench.toFound}>Reset to as found</Button>
+            <Button onClick={bench.toBest}>{t`Reset to target`}</Button>
+            <Button onClick={bench.toFound}>{t`Reset to as found`}</Button>
             <Button onClick={trial.snapshot ? bench.dropSnapshot : bench.takeSnapshot}>
-              {trial.snapshot ? "Remove snapshot" : "Take snapshot to compare"}
+              {trial.snapshot ? t`Remove snapshot` : t`Take snapshot to compare`}
             </Button>
             {many > 0 && !readOnly && (
               <Button
@@ -104,7 +108,7 @@ export function TryOut() {
                   bench.toBest();
                 }}
               >
-                Save
+                {t`Save`}
               </Button>
             )}
           </div>
@@ -113,7 +117,7 @@ export function TryOut() {
       {groups.map(
         ([name, members]) =>
           members.length > 0 && (
-            <details key={name} open={name === "Seated" || name === "Angles"}>
+            <details key={name} open={name === t`Seated` || name === t`Angles`}>
               <summary className="flex min-h-11 items-center font-semibold">{name}</summary>
               <div className="space-y-1.5">
                 {members.map((field) => (
@@ -146,9 +150,11 @@ function Turned({
     some.map((findingSummary) => findingSummary.text).join("; ");
   return (
     <p className="mt-2 text-sm">
-      Findings of this visit: {gone.length > 0 ? `${names(gone)} resolved` : "none resolved"}
-      {come.length > 0 && `, ${names(come)} new`}
-      {stays > 0 && `, ${stays} unchanged`}.
+      <Trans>
+        Findings of this visit: {gone.length > 0 ? t`${names(gone)} resolved` : t`none resolved`}
+        {come.length > 0 && t`, ${names(come)} new`}
+        {stays > 0 && t`, ${stays} unchanged`}.
+      </Trans>
     </p>
   );
 }
@@ -179,16 +185,16 @@ const TryField = memo(function TryField({
     <div>
       <div className="grid grid-cols-[1fr_auto] items-center gap-2">
         <label htmlFor={id} className="text-sm">
-          {field.id.startsWith("work.policy.standing.") ? `${label}, standing` : label}
+          {field.id.startsWith("work.policy.standing.") ? t`${label}, standing` : label}
         </label>
         {field.kind === "choice" ? (
           <Select
-            label={field.id.startsWith("work.policy.standing.") ? `${label}, standing` : label}
+            label={field.id.startsWith("work.policy.standing.") ? t`${label}, standing` : label}
             value={typed ?? ""}
             onChange={(next) => put(field.id, next)}
             className={`w-[168px] text-sm ${edge}`}
             options={[
-              { value: "", label: said(field, present) ?? "as it is" },
+              { value: "", label: said(field, present) ?? t`as it is` },
               ...field.choices.map(([value, label]) => ({ value, label })),
             ]}
           />

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { type Part, PartTabs } from "@/shared/ui/part-tabs";
 import { WORK_PARTS, type WorkPart } from "../../parts";
 import { usePicked } from "../../state/drawing-store";
@@ -39,7 +40,7 @@ export function WorkPanel() {
     ...(id === "findings" && off !== undefined ? { says: `${off}` } : {}),
   }));
   return (
-    <PartTabs label="Sections of this step" parts={parts} present={present} onChoose={setPart}>
+    <PartTabs label={t`Sections of this step`} parts={parts} present={present} onChoose={setPart}>
       {UNNAMED.includes(present) && (
         <h2 data-arrival="" tabIndex={-1} className="sr-only">
           {WORK_PARTS[present]}

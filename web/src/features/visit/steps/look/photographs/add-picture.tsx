@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { Camera, ImagePlus } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import { useAddPhoto } from "@/shared/api/queries";
@@ -21,7 +22,7 @@ export function AddPicture({ onAdded }: { onAdded: (id: string) => void }) {
     const most = catalogue.picture_bytes;
     if (file && file.size > most)
       setHeavy(
-        `The photo is ${megabytes(file.size)}; the limit is ${megabytes(most)}. Use a lower resolution.`,
+        t`The photo is ${megabytes(file.size)}; the limit is ${megabytes(most)}. Use a lower resolution.`,
       );
     else if (file) {
       setComing(URL.createObjectURL(file));
@@ -37,15 +38,15 @@ export function AddPicture({ onAdded }: { onAdded: (id: string) => void }) {
     <div>
       <div className="grid grid-cols-2 gap-2">
         <Button onClick={openCamera} disabled={add.isPending}>
-          <Camera size={18} aria-hidden="true" /> Camera
+          <Camera size={18} aria-hidden="true" /> {t`Camera`}
         </Button>
         <Button onClick={() => choose.current?.click()} disabled={add.isPending}>
-          <ImagePlus size={18} aria-hidden="true" /> File
+          <ImagePlus size={18} aria-hidden="true" /> {t`File`}
         </Button>
       </div>
       {[
-        { ref: shoot, label: "Photo from the camera", capture: "environment" as const },
-        { ref: choose, label: "Photo from a file" },
+        { ref: shoot, label: t`Photo from the camera`, capture: "environment" as const },
+        { ref: choose, label: t`Photo from a file` },
       ].map(({ ref, label, ...rest }) => (
         <input
           key={label}
@@ -66,14 +67,14 @@ export function AddPicture({ onAdded }: { onAdded: (id: string) => void }) {
       <p className="mt-1 min-h-5 text-sm text-soft" role="status">
         {add.isPending
           ? add.failureCount
-            ? "No connection. Retrying…"
-            : "Sending the photo…"
-          : "JPEG, PNG or WebP, up to 25 MB. Location data is removed."}
+            ? t`No connection. Retrying…`
+            : t`Sending the photo…`
+          : t`JPEG, PNG or WebP, up to 25 MB. Location data is removed.`}
       </p>
       {coming && (
         <img
           src={coming}
-          alt="Sending"
+          alt={t`Sending`}
           className="mt-1 aspect-[4/3] w-1/3 border border-ink/40 object-cover opacity-70"
         />
       )}

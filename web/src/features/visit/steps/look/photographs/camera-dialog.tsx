@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { useEffect, useRef, useState } from "react";
 import { Button } from "@/shared/ui/button";
 import { Modal } from "@/shared/ui/modal";
@@ -22,8 +24,8 @@ export function CameraDialog({
     <Modal
       open={open}
       onOpenChange={onOpenChange}
-      title="Take a photo"
-      says="Stand about 3 m away, with the camera at seat height and square to the client, and something of known length beside them."
+      title={t`Take a photo`}
+      says={t`Stand about 3 m away, with the camera at seat height and square to the client, and something of known length beside them.`}
     >
       {open && <Live onTaken={onTaken} />}
     </Modal>
@@ -46,7 +48,7 @@ function Live({ onTaken }: { onTaken: (file: File) => void }) {
       })
       .catch(() =>
         setTrouble(
-          "No camera available. Check that one is connected and that the browser is allowed to use it.",
+          t`No camera available. Check that one is connected and that the browser is allowed to use it.`,
         ),
       );
     return () => {
@@ -67,7 +69,12 @@ function Live({ onTaken }: { onTaken: (file: File) => void }) {
       0.92,
     );
   };
-  if (trouble) return <Notice role="alert">{trouble} Choose a file instead.</Notice>;
+  if (trouble)
+    return (
+      <Notice role="alert">
+        <Trans>{trouble} Choose a file instead.</Trans>
+      </Notice>
+    );
   return (
     <>
       <div className="relative border border-ink bg-deep">
@@ -76,7 +83,7 @@ function Live({ onTaken }: { onTaken: (file: File) => void }) {
           autoPlay
           playsInline
           muted
-          aria-label="Camera preview"
+          aria-label={t`Camera preview`}
           className="block w-full"
           onLoadedMetadata={() => setReady(true)}
         />
@@ -102,7 +109,7 @@ function Live({ onTaken }: { onTaken: (file: File) => void }) {
         </svg>
       </div>
       <Button look="next" className="mt-3 w-full" disabled={!ready} onClick={take}>
-        {ready ? "Take photo" : "Starting camera…"}
+        {ready ? t`Take photo` : t`Starting camera…`}
       </Button>
     </>
   );

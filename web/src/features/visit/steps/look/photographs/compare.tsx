@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { useEffect, useRef, useState } from "react";
 import { DrawnPicture } from "@/shared/ui/picture";
 import { useVisitFacts } from "../../../state/facts";
@@ -41,14 +42,14 @@ export function Compare({ before, after }: { before: Shot; after: Shot }) {
         {framed.map(({ shot, points, frame, mm }) => (
           <figure key={shot.id}>
             <figcaption className="pb-1 text-center font-semibold">
-              {shot.when === "before" ? "Before" : "After"}
+              {shot.when === "before" ? t`Before` : t`After`}
             </figcaption>
             <svg
               viewBox={`${frame.x} ${frame.y} ${frame.width} ${frame.height}`}
               width={frame.width * mm * perMm}
               height={frame.height * mm * perMm}
               role="img"
-              aria-label={shot.when === "before" ? "Before" : "After"}
+              aria-label={shot.when === "before" ? t`Before` : t`After`}
             >
               <Still shot={shot} points={points} perPx={1 / (mm * perMm)} />
             </svg>
@@ -57,8 +58,8 @@ export function Compare({ before, after }: { before: Shot; after: Shot }) {
       </div>
       <p className="px-5 py-2 text-center text-sm text-soft" role="status">
         {same
-          ? `Same scale: 10 cm is ${(100 * perMm).toFixed(0)} px in both.`
-          : "Scales differ: mark a known length in both photos."}
+          ? t`Same scale: 10 cm is ${(100 * perMm).toFixed(0)} px in both.`
+          : t`Scales differ: mark a known length in both photos.`}
       </p>
     </div>
   );

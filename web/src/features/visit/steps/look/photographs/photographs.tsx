@@ -1,3 +1,5 @@
+import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import { Trash2 } from "lucide-react";
 import { useState } from "react";
 import { fieldId } from "@/shared/api/field-ids";
@@ -65,10 +67,10 @@ export function Photographs() {
     <div>
       {!consent && (
         <Notice className="mb-3">
-          <p>No consent to photos recorded, so none can be saved.</p>
+          <p>{t`No consent to photos recorded, so none can be saved.`}</p>
           {!readOnly && (
             <Button className="mt-1" onClick={() => seek(fieldId("ask.consent.photographs"))}>
-              Record consent
+              {t`Record consent`}
             </Button>
           )}
         </Notice>
@@ -76,11 +78,10 @@ export function Photographs() {
       {consent && !readOnly && <AddPicture onAdded={added} />}
       {shots.length === 0 && consent && (
         <p className="mt-3 text-soft">
-          From the side and from behind, about 3 m away, with the camera level with the seat. Put
-          something of known length beside the client.
+          {t`From the side and from behind, about 3 m away, with the camera level with the seat. Put something of known length beside the client.`}
         </p>
       )}
-      <ul className="mt-3 grid grid-cols-3 gap-2" aria-label="Photos of this visit">
+      <ul className="mt-3 grid grid-cols-3 gap-2" aria-label={t`Photos of this visit`}>
         {shots.map((shot) => (
           <li key={shot.id}>
             <button
@@ -94,7 +95,7 @@ export function Photographs() {
             >
               <Picture id={shot.id} alt="" className="aspect-[4/3] w-full bg-deep object-cover" />
               <span className="block truncate px-1 py-0.5">
-                {shot.view === "rear" ? "Behind" : "Side"}
+                {shot.view === "rear" ? t`Behind` : t`Side`}
                 {shot.posture === "standing" ? ", standing" : ""}, {shot.when}
               </span>
             </button>
@@ -107,11 +108,11 @@ export function Photographs() {
           aria-pressed={comparing}
           onClick={() => setComparing(!comparing)}
         >
-          {comparing ? "Back to the points" : "Compare before and after"}
+          {comparing ? t`Back to the points` : t`Compare before and after`}
         </Button>
       )}
       {now && (
-        <StagePortal label="Photo">
+        <StagePortal label={t`Photo`}>
           {comparing && pair ? (
             <Compare before={pair[0]} after={pair[1]} />
           ) : (
@@ -134,17 +135,19 @@ export function Photographs() {
               return field && <FieldRow key={field.id} field={field} />;
             })}
           </div>
-          <section className="mt-4" aria-label="Points">
+          <section className="mt-4" aria-label={t`Points`}>
             <h3 className="border-b border-ink text-sm font-semibold">
-              Points: {asked.length - asked.filter((landmark) => !placed[landmark.id]).length} of{" "}
-              {asked.length}
+              <Trans>
+                Points: {asked.length - asked.filter((landmark) => !placed[landmark.id]).length} of{" "}
+                {asked.length}
+              </Trans>
             </h3>
             {present && (
               <p className="mt-1 min-h-10 text-sm">
                 <b>{present.label}.</b> {present.where}{" "}
                 {placed[present.id]
-                  ? "Drag it, or move it with the arrow keys."
-                  : "Tap that spot in the photo."}
+                  ? t`Drag it, or move it with the arrow keys.`
+                  : t`Tap that spot in the photo.`}
               </p>
             )}
             <AsBefore shot={now} before={shots[shots.indexOf(now) - 1]} />
@@ -164,7 +167,9 @@ export function Photographs() {
                   >
                     {landmark.label}
                     <span aria-hidden="true">{placed[landmark.id] ? "●" : "○"}</span>
-                    <span className="sr-only">{placed[landmark.id] ? "placed" : "not placed"}</span>
+                    <span className="sr-only">
+                      {placed[landmark.id] ? "placed" : t`not placed`}
+                    </span>
                   </button>
                 </li>
               ))}
@@ -209,7 +214,7 @@ function AsBefore({ shot, before }: { shot: Shot; before: Shot | undefined }) {
         )
       }
     >
-      Camera not moved: same scale and vertical reference
+      {t`Camera not moved: same scale and vertical reference`}
     </Button>
   );
 }
@@ -221,13 +226,13 @@ function Drop({ id, onDropped }: { id: string; onDropped: () => void }) {
   return (
     <>
       <Button look="quiet" className="-ml-4" onClick={() => setAsking(true)}>
-        <Trash2 size={16} aria-hidden="true" /> Delete this photo
+        <Trash2 size={16} aria-hidden="true" /> {t`Delete this photo`}
       </Button>
       <Modal
         open={asking}
         onOpenChange={setAsking}
-        title="Delete this photo?"
-        says="The photo and its points will be deleted permanently."
+        title={t`Delete this photo?`}
+        says={t`The photo and its points will be deleted permanently.`}
       >
         <Button
           disabled={drop.isPending}
@@ -243,7 +248,7 @@ function Drop({ id, onDropped }: { id: string; onDropped: () => void }) {
             )
           }
         >
-          Delete
+          {t`Delete`}
         </Button>
         <Failure of={drop} />
       </Modal>

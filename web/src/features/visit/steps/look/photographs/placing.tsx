@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import { Maximize, ZoomIn, ZoomOut } from "lucide-react";
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
@@ -145,7 +146,7 @@ export function Placing({
         role="group"
         // biome-ignore lint/a11y/noNoninteractiveTabindex: the picture takes the first key
         tabIndex={0}
-        aria-label="Photo with points. Press Enter or an arrow key to place the next point in the middle"
+        aria-label={t`Photo with points. Press Enter or an arrow key to place the next point in the middle`}
         className={`min-h-0 w-full flex-1 touch-none select-none ${!readOnly && present && !points[present] ? "cursor-crosshair" : ""}`}
         onPointerDown={down}
         onPointerMove={move}
@@ -230,12 +231,12 @@ export function Placing({
       <ReadSoFar read={read} />
       <div className="flex items-center gap-2 px-3 py-1">
         <p className="flex-1 text-sm text-soft">
-          Drag a point, or move it with the arrow keys (with Shift by 10 px). Enter: next point.
+          {t`Drag a point, or move it with the arrow keys (with Shift by 10 px). Enter: next point.`}
         </p>
         {[
-          { label: "Zoom in", icon: ZoomIn, act: zoom.nearer, off: false },
-          { label: "Zoom out", icon: ZoomOut, act: zoom.further, off: !zoom.near },
-          { label: "Show the whole photo", icon: Maximize, act: zoom.toWhole, off: !zoom.near },
+          { label: t`Zoom in`, icon: ZoomIn, act: zoom.nearer, off: false },
+          { label: t`Zoom out`, icon: ZoomOut, act: zoom.further, off: !zoom.near },
+          { label: t`Show the whole photo`, icon: Maximize, act: zoom.toWhole, off: !zoom.near },
         ].map(({ label, icon: Icon, act, off }) => (
           <button
             key={label}
@@ -259,7 +260,7 @@ function ReadSoFar({ read }: { read: Schemas["PhotoView"] | undefined }) {
   const readingViews = read?.readings.filter((reading) => reading.value) ?? [];
   return (
     <ul
-      aria-label="Readings so far"
+      aria-label={t`Readings so far`}
       className="figures flex min-h-9 flex-wrap items-center gap-x-4 border-t border-hair bg-ground px-3 py-1 text-sm"
     >
       {readingViews.map((reading) => (
@@ -268,7 +269,7 @@ function ReadSoFar({ read }: { read: Schemas["PhotoView"] | undefined }) {
         </li>
       ))}
       {readingViews.length === 0 && (
-        <li className="text-soft">Angles appear here as points are placed.</li>
+        <li className="text-soft">{t`Angles appear here as points are placed.`}</li>
       )}
     </ul>
   );

@@ -1,3 +1,4 @@
+import { t } from "@lingui/core/macro";
 import type { Schemas } from "@/shared/api/client";
 import { Notice } from "@/shared/ui/notice";
 import { useWorkup } from "../../../state/workup";
@@ -21,12 +22,12 @@ export function Readings({ read, pair }: { read: Read; pair?: readonly [Shot, Sh
     );
     return (
       <table className="figures mt-3 w-full text-sm">
-        <caption className="sr-only">Readings from photos, before and after</caption>
+        <caption className="sr-only">{t`Readings from photos, before and after`}</caption>
         <thead>
           <tr className="border-b border-ink text-right">
-            <th className="py-1 text-left font-semibold">Reading</th>
-            <th className="font-semibold">Before</th>
-            <th className="font-semibold">After</th>
+            <th className="py-1 text-left font-semibold">{t`Reading`}</th>
+            <th className="font-semibold">{t`Before`}</th>
+            <th className="font-semibold">{t`After`}</th>
           </tr>
         </thead>
         <tbody>
@@ -47,8 +48,8 @@ export function Readings({ read, pair }: { read: Read; pair?: readonly [Shot, Sh
     );
   }
   return (
-    <section className="mt-4" aria-label="Readings">
-      <h3 className="border-b border-ink text-sm font-semibold">Readings</h3>
+    <section className="mt-4" aria-label={t`Readings`}>
+      <h3 className="border-b border-ink text-sm font-semibold">{t`Readings`}</h3>
       {read.warnings
         .filter((warning) => warning.state !== "holds")
         .map((warning) =>
@@ -66,11 +67,11 @@ export function Readings({ read, pair }: { read: Read; pair?: readonly [Shot, Sh
         <thead>
           <tr className="text-right text-soft">
             <th className="text-left font-normal">
-              <span className="sr-only">What</span>
+              <span className="sr-only">{t`What`}</span>
             </th>
-            <th className="font-normal">Value</th>
-            <th className="pl-2 font-normal">1 photo px</th>
-            <th className="pl-2 font-normal">Camera 5°</th>
+            <th className="font-normal">{t`Value`}</th>
+            <th className="pl-2 font-normal">{t`1 photo px`}</th>
+            <th className="pl-2 font-normal">{t`Camera 5°`}</th>
           </tr>
         </thead>
         <tbody>

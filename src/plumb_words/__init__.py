@@ -1,0 +1,1 @@
+"""The catalogue: what the program says, gathered for translators and checked."""
