@@ -37,6 +37,7 @@ class Trouble:
 
 def written(catalogue: Catalog) -> str:
     """Return a catalogue as it stands in its file: places without line numbers, long lines unbroken."""
+    catalogue.fuzzy = False
     out = io.BytesIO()
     write_po(out, catalogue, width=0, include_lineno=False, omit_header=False, ignore_obsolete=True)
     lines = out.getvalue().decode().split("\n")

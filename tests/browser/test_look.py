@@ -196,7 +196,7 @@ def test_what_is_not_kept_says_so_where_it_was_tapped(
     )
     nape.focus()
     nape.press("4")
-    refused = desk.get_by_role("alert").filter(has_text="consent to keep health notes")
+    refused = desk.get_by_role("alert").filter(has_text="consent to health notes")
     expect(refused).to_contain_text("Not saved yet")
 
     other = sign_in(browser.new_context(**browser_context_args).new_page(), program, who=1)

@@ -197,7 +197,7 @@ def short_visit(hand, program, name):
     assert readable_in(hand.keeps, f"Otmar {name}", "Unmistakable") == []
     hand.browser.delete_all_cookies()
     hand.press("Today")
-    hand.sees("Your session ended. Sign in again")
+    hand.sees("Your session has ended. Sign in again")
 
 
 @pytest.mark.parametrize("name", sorted(BROWSERS))

@@ -157,7 +157,7 @@ def test_single_keys_can_be_switched_off(desk: Page, program):
     open_step(desk, program, "Bram", "work")
     desk.get_by_role("button", name="Shortcuts and symbols (?)").click()
     desk.get_by_role("tab", name="Shortcuts").click()
-    desk.get_by_role("checkbox", name=re.compile("^Single keys")).click()
+    desk.get_by_role("checkbox", name=re.compile("^Single-key")).click()
     desk.keyboard.press("Escape")
     desk.keyboard.press("1")
     at_rest(desk)

@@ -6,7 +6,7 @@ const ACCENTS: Record<string, string> = Object.fromEntries(
     [..."áéîöüñçšýţÁÉÎÖÜÑÇŠÝŢ"][index] ?? letter,
   ]),
 );
-const TAG = /(<[^<>]*>)/;
+const TAG = /(<[^<>]*>)/g;
 
 function longer(text: string): string {
   const bare = text.replaceAll(TAG, "");

@@ -12,10 +12,11 @@ type Parts<T> = T extends (...given: never[]) => unknown
     ? { -readonly [K in keyof T]: Said<T[K]> }
     : T;
 
-const OF_A_MESSAGE = new Set(["id", "message", "comment", "context", "values"]);
-
 function isMessage(value: object): value is MessageDescriptor {
-  return "id" in value && Object.keys(value).every((key) => OF_A_MESSAGE.has(key));
+  return (
+    "id" in value &&
+    Object.keys(value).every((key) => /^(id|message|comment|context|values)$/.test(key))
+  );
 }
 
 /**
