@@ -100,7 +100,7 @@ def _reached(value: Any, path: str, seen: set[int]) -> Iterator[Found]:
     if isinstance(value, type) and issubclass(value, Enum):
         parts: Any = [getattr(member, "label", None) for member in value]
     elif isinstance(value, dict):
-        parts = [*value.values()]
+        parts = [*value, *value.values()]
     elif isinstance(value, list | tuple | frozenset | set):
         parts = [*value]
     elif is_dataclass(value) and not isinstance(value, type):

@@ -20,6 +20,8 @@ READ_ELSEWHERE = {
     fields.seen.workstation.id: "the database: which visits stand at a shared workstation",
     fields.ask.consent["photographs"].id: "before a photograph is taken in",
     fields.ask.consent["workplace"].id: "before a workplace’s paper is made or opened",
+    fields.report.client_language.id: "papers: the language of the client’s copies",
+    fields.report.workplace_language.id: "papers: the language of the workplace copy",
     fields.settings.settle_started.id: "the page: the clock in the head of every step",
     **{one.tool.id: "open files" for one in fields.measure.dimension.values()},
 }

@@ -5,11 +5,12 @@
 #let ground = rgb("#F5F0E6")
 #let figures(body) = text(font: "Plumb Figures", body)
 #let dash(s) = if s == "" or s == none { "–" } else { s }
+#let words = json(bytes(sys.inputs.words))
 #let said(c, name, none-is: ()) = c.at(name, default: none-is)
 
 #let paper(c, title, about: none, body) = {
   set document(title: title + ", " + c.client, author: c.practice)
-  set text(font: "Hanken Grotesk", size: 9.5pt, fill: ink, lang: "en")
+  set text(font: "Hanken Grotesk", size: 9.5pt, fill: ink, lang: words.lang)
   set par(leading: 0.62em, justify: false)
   set page(
     paper: "a4",
@@ -20,8 +21,8 @@
       v(2pt)
       grid(
         columns: (1fr, auto),
-        [#c.client · #c.visited#if "version" in c [ · version #c.version]#if c.signed_by == none [ · draft, not signed]#if said(c, "sha256", none-is: none) != none [ · #c.sha256.slice(0, 12)]],
-        [#counter(page).display("1 of 1", both: true)],
+        [#c.client · #c.visited#if "version" in c [ · #words.version #c.version]#if c.signed_by == none [ · #words.draft]#if said(c, "sha256", none-is: none) != none [ · #c.sha256.slice(0, 12)]],
+        [#counter(page).display((..n) => words.of.replace("{page}", str(n.at(0))).replace("{all}", str(n.at(1))), both: true)],
       )
     },
   )
@@ -63,12 +64,12 @@
   #block(breakable: false)[
     #if c.signed_by != none [
       #grid(columns: (1fr, 1fr), row-gutter: 5pt,
-        [#text(fill: soft)[Signed] \ #strong(c.signed_by) \ #c.signed_title#if said(c, "signed_registration", none-is: none) not in (none, "") [ · registration #c.signed_registration]],
-        [#text(fill: soft)[On] \ #dash(said(c, "signed_on", none-is: c.signed_at)) \ #text(fill: soft)[#if "version" in c [version #c.version, frozen]]],
+        [#text(fill: soft)[#words.signed] \ #strong(c.signed_by) \ #c.signed_title#if said(c, "signed_registration", none-is: none) not in (none, "") [ · #words.registration #c.signed_registration]],
+        [#text(fill: soft)[#words.on] \ #dash(said(c, "signed_on", none-is: c.signed_at)) \ #text(fill: soft)[#if "version" in c [#words.version #c.version, #words.frozen]]],
       )
-      #if said(c, "sha256", none-is: none) != none [#text(size: 7.5pt, fill: soft)[SHA-256 of what was signed: #figures(c.sha256)]]
+      #if said(c, "sha256", none-is: none) != none [#text(size: 7.5pt, fill: soft)[#words.digest #figures(c.sha256)]]
     ] else [
-      #text(fill: soft)[Draft. Not signed.]
+      #text(fill: soft)[#words.not_signed]
     ]
   ]
 ]

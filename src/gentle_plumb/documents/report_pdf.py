@@ -14,7 +14,7 @@ from typing import TYPE_CHECKING, Any, Literal
 from PIL import Image
 from pydantic import BaseModel
 
-from ..core.language import msg
+from ..core.language import language_of, msg
 from ..services.models import Attachment
 from ..services.paper_layout import drawings_in, layout_of
 from ..services.paper_models import (
@@ -29,6 +29,7 @@ from ..services.paper_models import (
 from ..services.spent import spending
 from .code_svg import code_svg
 from .scene_svg import scene_svg
+from .template_words import template_words
 
 if TYPE_CHECKING:
     import typst
@@ -166,6 +167,7 @@ def content_inputs(paper: Paper, attached: Sequence[Attachment] = ()) -> dict[st
     return {
         "content": paper.model_dump_json(exclude={"scene", "places", "day", "movements"}),
         "attached": json.dumps([asdict(attachment) for attachment in attached]),
+        "words": template_words(language_of(getattr(paper, "language", "en"))),
     }
 
 
@@ -181,11 +183,9 @@ def _held(jpeg: bytes) -> str:
     """Return a photograph as text that a template can draw."""
     width, height = Image.open(io.BytesIO(jpeg)).size
     data = base64.b64encode(jpeg).decode()
-    return msg(
-        '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {width} {height}"><image width="{width}" height="{height}" href="data:image/jpeg;base64,{data}"/></svg>',
-        width=width,
-        height=height,
-        data=data,
+    return (
+        f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {width} {height}">'
+        f'<image width="{width}" height="{height}" href="data:image/jpeg;base64,{data}"/></svg>'
     )
 
 
@@ -195,4 +195,5 @@ def card_inputs(card: TargetCard) -> dict[str, str]:
         "content": card.model_dump_json(exclude={"people": {"__all__": {"scene"}}}),
         "drawn": json.dumps([scene_svg(asdict(person.scene)) for person in card.people]),
         "codes": json.dumps([code_svg(person.code) for person in card.people]),
+        "words": template_words(language_of(card.language)),
     }

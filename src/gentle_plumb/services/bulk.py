@@ -201,7 +201,9 @@ class BulkService:
             raise NotFound(msg("The member who requested it has left the practice."))
         if job.kind == "import":
             client = self._archives.take_in(member, raw or b"", agreed=True)
-            return replace(job, state="done", says=f"{client.name} was imported."), None
+            return replace(
+                job, state="done", says=msg("{client} was imported.", client=client.name)
+            ), None
         practice = self._accounts.practice(job.practice_id)
         file, count, withheld = self._papers(job, member, practice)
         says = ngettext("{count} report", "{count} reports", count)

@@ -26,6 +26,7 @@ from ..core.visit import (
     settled,
     spoken_date,
 )
+from ..core.words import say_posture
 from .measuring import as_core_table
 from .models import EarlierVisit, VisitSnapshot
 
@@ -298,7 +299,7 @@ def _again(suggestion: RemeasureSuggestion, body: Body, unit: LengthUnit) -> Rem
             filled(
                 "{label}, {posture}: {before}",
                 label=row.label,
-                posture=row.posture,
+                posture=say_posture(row.posture),
                 before=said(row.before, row.after, row.key),
             )
             for row in suggestion.narrows[:3]

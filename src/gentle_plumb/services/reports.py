@@ -34,6 +34,7 @@ from .papers import (
     summary_of,
     target_card,
 )
+from .papers.languages import in_their_languages, spoken_copy
 from .permissions import require_health
 from .ports import Clock, OpenFiles, PdfRenderer, Records
 from .visits import VisitService
@@ -87,7 +88,7 @@ class ReportService:
         All from one reading of the visit. Raises NotAllowed, NotFound.
         """
         snapshot, workup = self._visits.results(member, visit_id, unit)
-        papers = self._papers(practice, snapshot, workup, unit)
+        papers = self._papers(practice, snapshot, workup, unit, member.language)
         return DraftReport(
             content=papers,
             layouts=layouts_of(papers),
@@ -117,7 +118,7 @@ class ReportService:
         snapshot, workup = self._visits.results(member, visit_id, unit, body=copy != "workplace")
         if copy == "workplace":
             require_consent(workup.record)
-        papers = self._papers(practice, snapshot, workup, unit)
+        papers = self._papers(practice, snapshot, workup, unit, member.language)
         return self._printed(member, snapshot, workup, getattr(papers, copy)).pdf
 
     def letter(
@@ -144,7 +145,12 @@ class ReportService:
                 opened, results = self._visits.results(member, id, unit, body=False)
                 if opened.client.id not in left_out:
                     those.append((opened, results))
-        return self._press.print_card(target_card(practice, those, unit))
+        return self._press.print_card(
+            spoken_copy(
+                target_card(practice, those, unit),
+                str(snapshot.record[fields.report.client_language] or member.language or "en"),
+            )
+        )
 
     def sign(
         self,
@@ -190,7 +196,7 @@ class ReportService:
         if missing:
             raise NotReady(missing)
         now = self._clock()
-        papers = self._papers(practice, snapshot, workup, unit)
+        papers = self._papers(practice, snapshot, workup, unit, member.language)
         local = practice.local(now)
         signature = {
             "signed_by": member.name,
@@ -297,13 +303,18 @@ class ReportService:
         return {**answers, fields.report.requests_by.id: by} if by else answers
 
     def _papers(
-        self, practice: Practice, snapshot: VisitSnapshot, workup: VisitResults, unit: LengthUnit
+        self,
+        practice: Practice,
+        snapshot: VisitSnapshot,
+        workup: VisitResults,
+        unit: LengthUnit,
+        language: str,
     ) -> Papers:
         before = (
             self._records.last_report(practice.id, snapshot.visit.id) if snapshot.versions else None
         )
         since = since_before(self._records, practice.id, snapshot, workup, unit)
-        return papers_of(
+        papers = papers_of(
             practice,
             snapshot,
             workup,
@@ -311,6 +322,7 @@ class ReportService:
             before.content if before else None,
             paper_since(since) if since is not None else None,
         )
+        return in_their_languages(papers, workup.record, language)
 
     def _printed(
         self, member: Member, snapshot: VisitSnapshot, workup: VisitResults, paper: Paper

@@ -347,7 +347,7 @@ def work_up(
         display=msg(
             "The display reads {abs} too {what}.",
             abs=format_length(abs(offset), unit, with_unit=True),
-            what="low" if offset > 0 else "high",
+            what=msg("low") if offset > 0 else msg("high"),
         )
         if offset
         else None,

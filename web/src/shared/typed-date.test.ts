@@ -30,3 +30,23 @@ test.each(["31 feb", "soon", "32/1/2027", "2026-13-01", "", "15 foo"])("%s is no
 test("three months after the end of a month is the end of a shorter one", () => {
   expect(dayTyped("+3 months", "2026-11-30")).toBe("2027-02-28");
 });
+
+test("days are read as they are typed in German and Spanish", () => {
+  const today = "2026-11-30";
+  const typed = [
+    "15. Dez",
+    "3 de marzo de 2027",
+    "1 März 2027",
+    "+4 Wochen",
+    "2 semanas",
+    "+ 3 Tage",
+  ];
+  expect(typed.map((text) => dayTyped(text, today))).toEqual([
+    "2026-12-15",
+    "2027-03-03",
+    "2027-03-01",
+    "2026-12-28",
+    "2026-12-14",
+    "2026-12-03",
+  ]);
+});

@@ -1,11 +1,29 @@
 import { type DateOrder, daysLater } from "./dates";
 
-const MONTHS = ["jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec"];
+/** The first letters of each month: English, German, Spanish. */
+const MONTHS = [
+  ["jan", "ene"],
+  ["feb"],
+  ["mar", "mär"],
+  ["apr", "abr"],
+  ["may", "mai"],
+  ["jun"],
+  ["jul"],
+  ["aug", "ago"],
+  ["sep"],
+  ["oct", "okt"],
+  ["nov"],
+  ["dec", "dez", "dic"],
+];
 const ISO = /^(\d{4})-(\d{1,2})-(\d{1,2})$/;
 const BY_NUMBERS = /^(\d{1,2})[./ -](\d{1,2})(?:[./ -](\d{2}|\d{4}))?$/;
-const DAY_FIRST = /^(\d{1,2})\.?\s*([a-z]{3,})\.?,?\s*(\d{4})?$/i;
-const MONTH_FIRST = /^([a-z]{3,})\.?\s*(\d{1,2}),?\s*(\d{4})?$/i;
-const AHEAD = /^\+?\s*(\d{1,2})\s*(d|day|days|w|week|weeks|m|month|months)$/i;
+const DAY_FIRST = /^(\d{1,2})\.?\s*(?:de\s+)?([a-zä]{3,})\.?,?\s*(?:de\s+)?(\d{4})?$/i;
+const MONTH_FIRST = /^([a-zä]{3,})\.?\s*(\d{1,2}),?\s*(\d{4})?$/i;
+const AHEAD =
+  /^\+?\s*(\d{1,2})\s*(d|days?|tage?|días?|dias?|w|weeks?|wochen?|semanas?|m|months?|monate?|mes|meses)$/i;
+/** How a count of weeks begins, in each language; the same for days. */
+const WEEKS = /^(w|sem)/;
+const DAYS = /^(d|tag)/;
 
 /**
  * A day as it is typed, YYYY-MM-DD; null for what is none. Without a year it is the next such day. The order of
@@ -31,7 +49,8 @@ export function dayTyped(text: string, today: string, order: DateOrder = "dmy"):
 }
 
 function monthOf(name = ""): number {
-  return MONTHS.indexOf(name.slice(0, 3).toLowerCase()) + 1;
+  const start = name.slice(0, 3).toLowerCase();
+  return MONTHS.findIndex((starts) => starts.includes(start)) + 1;
 }
 
 function inYear(year: string | undefined, month: number, day: number, today: string) {
@@ -49,8 +68,8 @@ function whole(year: number, month: number, day: number): string | null {
 }
 
 function later(today: string, count: number, unit: string): string {
-  if (unit.startsWith("d")) return daysLater(today, count);
-  if (unit.startsWith("w")) return daysLater(today, 7 * count);
+  if (DAYS.test(unit)) return daysLater(today, count);
+  if (WEEKS.test(unit)) return daysLater(today, 7 * count);
   const date = new Date(`${today}T00:00:00Z`);
   const day = date.getUTCDate();
   date.setUTCDate(1);

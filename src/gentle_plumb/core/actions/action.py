@@ -7,7 +7,7 @@ from typing import Literal
 
 from ..catalogue import MechanismId, SetGroup
 from ..fit import Posture
-from ..language import msg
+from ..language import msg, pgettext
 from ..plans import Price
 from ..states import SILENT, PieceState, StepAnswers
 
@@ -30,12 +30,12 @@ KINDS: dict[ActionKind, str] = {
 WHO: dict[Who, str] = {
     "practitioner": msg("Practitioner"),
     "client": msg("Client"),
-    "workplace": msg("Workplace"),
+    "workplace": pgettext("the employer", "Workplace"),
     "clinician": msg("Clinician"),
 }
 WHEN: dict[When, str] = {
-    "now": "now",
-    "today": "today",
+    "now": msg("now"),
+    "today": msg("today"),
     "this_week": msg("this week"),
     "before_follow_up": msg("before the follow-up"),
 }

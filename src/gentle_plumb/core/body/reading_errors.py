@@ -8,6 +8,7 @@ from itertools import pairwise
 from typing import Literal
 
 from ..language import msg
+from ..words import say_posture
 from .catalogue import DIMENSIONS, TWINS
 from .factor import Expected, Factor
 
@@ -101,7 +102,7 @@ def typed_in_the_other_field(name: str, mm: float, rest: Factor) -> ReadingError
             posture = DIMENSIONS[other].posture
             return ReadingError(
                 kind="other_posture",
-                words=msg("a {posture} value in this field", posture=posture),
+                words=msg("a {posture} value in this field", posture=say_posture(posture)),
                 mm=mm,
                 other=other,
             )

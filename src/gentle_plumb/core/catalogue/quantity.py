@@ -185,7 +185,7 @@ class Quantity:
     drag: Drag | None = None
     judged: bool = True
     group: SetGroup
-    nudges: Mapping[str, int] = field(default_factory=dict)
+    nudges: Mapping[Words, int] = field(default_factory=dict)
     zero_is_none: bool = False
     taken_away: Words = ""
     flag_label: Words = ""
@@ -215,4 +215,4 @@ class Quantity:
     @property
     def whose(self) -> str:
         """``its`` or ``their``."""
-        return "their" if self.plural else "its"
+        return msg("their") if self.plural else msg("its")

@@ -16,7 +16,7 @@ from .outline import Shape
 from .scene_request import DrawnPosture, eye_and_elbow_heights
 
 LABEL_H, GAP_PX = 30.0, 9.0
-NAMES = (msg("Eye"), msg("Elbow"))
+NAMES = {"eye": msg("Eye"), "elbow": msg("Elbow")}
 NEAR_MM = 75.0
 """Height of a label and its gap to the body, px; names; and how near in height a part has to be to stand in
 its way, mm."""
@@ -92,7 +92,7 @@ def ink_body_labels(
         end = positions[0] - facing * GAP_PX
         end = max(end, room + 3) if facing == 1 else min(end, width - room - 3)
         for role, drop, text in (
-            ("body-label", -2.0, height.part.title()),
+            ("body-label", -2.0, NAMES[height.part]),
             ("body-value", 11.0, format_length(height.height, unit)),
         ):
             marks.append(

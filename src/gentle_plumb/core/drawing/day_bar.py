@@ -21,7 +21,7 @@ LEAST_WORDS_PX = 26.0
 LONG_WORDS_PX = 74.0
 """A spell has room for its name from this width, px."""
 ROLES = {"sit": "day-sit", "stand": "day-stand", "move": "day-move"}
-NAMES = {"sit": "sit", "stand": "stand", "move": "move"}
+NAMES = {"sit": msg("sit"), "stand": msg("stand"), "move": msg("move")}
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -153,7 +153,7 @@ def _spell(spell: Spell, left: float, right: float, *, walks: bool) -> list[Mark
     top = STAND_TOP if spell.posture == "stand" else SIT_TOP
     role = ROLES[spell.posture] + ("-fixed" if spell.meeting else "")
     inner = "day-on-stand" if spell.posture == "stand" else "day-on-sit"
-    name = "meeting" if spell.meeting else NAMES[spell.posture]
+    name = msg("meeting") if spell.meeting else NAMES[spell.posture]
     middle = (top + min(BASE, top + (BASE - SIT_TOP))) / 2
     return [
         _rect(role, left, top, right),

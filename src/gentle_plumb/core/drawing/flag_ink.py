@@ -5,8 +5,9 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from ..language import filled, joined, msg
+from ..language import filled, joined, msg, numeral
 from ..units import LengthUnit, format_length
+from ..words import say_posture
 from .flags import FLAG_H, GAP, Flag, fan_out
 from .lettering import text_width
 from .marks import Anchor, Mark, number
@@ -130,7 +131,7 @@ def _flag(flag: Flag, lane: FlagLane, place: float, unit: LengthUnit, posture: s
         )
 
     wave = "~" if flag.state == "estimated" else ""
-    value = wave + format_length(flag.height - flag.base, unit)
+    value = filled("{wave}{height}", wave=wave, height=format_length(flag.height - flag.base, unit))
     marks += [text("flag-label", inset, -3.5, flag.label), text("flag-value", inset, 11.5, value)]
     if flag.change is not None:
         by = format_length(abs(flag.change), unit)
@@ -154,7 +155,7 @@ def _arrow(x: float, y: float, up: bool) -> str:
 
 STATES = {
     "limit": msg("as far as the equipment goes"),
-    "estimated": "estimated",
+    "estimated": msg("estimated"),
     "overruled": msg("your own value"),
 }
 
@@ -167,14 +168,14 @@ def said_of(flag: Flag, posture: str, unit: LengthUnit) -> str:
         filled(
             "{label}, {posture}: {value}{datum}",
             label=flag.label,
-            posture=posture,
+            posture=say_posture(posture),
             value=value,
             datum=datum,
         )
     ]
     if flag.change is not None:
-        by = format_length(abs(flag.change), unit, with_unit=True)
-        said.append(f"{'up' if flag.change > 0 else 'down'} {by}")
+        by = numeral(format_length(abs(flag.change), unit, with_unit=True))
+        said.append(msg("up {by}", by=by) if flag.change > 0 else msg("down {by}", by=by))
     if flag.state in STATES:
         said.append(STATES[flag.state])
     return joined(", ", said)

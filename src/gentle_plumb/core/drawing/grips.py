@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from ..fit import Case, Joint, PostureFit
-from ..language import msg
+from ..language import filled, msg
 from ..record import Field, fields
 from ..words import say_degrees
 from ..workstation import ScreenKind, Settings
@@ -108,7 +108,7 @@ def ink_grips(grips: list[Grip]) -> list[Mark]:
             size=GRIP_PX,
             part=grip.field,
             posture=grip.posture,
-            text=f"{grip.label} {say_degrees(grip.degrees)}",
+            text=filled("{label} {angle}", label=grip.label, angle=say_degrees(grip.degrees)),
             value=grip.degrees,
         )
         for grip in grips

@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from datetime import date
 
 from ..body import ValueSource
+from ..language import short_day
 from ..units import LengthUnit, format_length
 from .marks import Anchor, Mark, Point, number, polyline
 
@@ -93,7 +94,7 @@ def history_marks(points: Sequence[HistoryPoint], unit: LengthUnit) -> list[Mark
                 role="history-day",
                 x=x,
                 y=HEIGHT - 3,
-                text=f"{point.on.day} {point.on:%b %Y}",
+                text=short_day(point.on),
                 anchor=anchor,
             )
         )

@@ -8,6 +8,7 @@ from ..body import Body, Dimension, dimension
 from ..fit import Case
 from ..language import msg
 from ..units import LengthUnit, format_length
+from ..words import say_posture
 from ..workstation import Settings
 from .figure import outline_figure, outline_parts
 from .marks import Mark, Point, Scene, Sheet, box, number
@@ -84,7 +85,10 @@ def draw_measuring(
         assert found is not None, name
         pose = replace(pose, known=well_known)
         sheet, marks = _side_marks(pose, seat, entry, found, width, height)
-        ends, words = found, msg("{posture}, from the side", posture=entry.posture.title())
+        ends, words = (
+            found,
+            msg("{posture}, from the side", posture=say_posture(entry.posture).title()),
+        )
         middle = sheet.at(pose.shoulder)[0] - 40
     start, end = sheet.at(ends[0]), sheet.at(ends[1])
     text = format_length(body.mm(name), unit, with_unit=True) if known else ""

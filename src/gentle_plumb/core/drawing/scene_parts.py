@@ -8,6 +8,7 @@ from ..fit import Case
 from ..language import filled, msg
 from ..reuse import reuse_last
 from ..units import LengthUnit
+from ..words import say_posture
 from .body_labels import back_at
 from .chairs import ink_armrest, ink_chair
 from .collisions import ink_clashes
@@ -239,7 +240,9 @@ def note_not_recorded(missing: Sequence[str], x: float, y: float) -> list[Mark]:
             x=x,
             y=y + NOTE_PX * index,
             text=filled(
-                "{posture}: {not_recorded}", posture=posture.title(), not_recorded=NOT_RECORDED
+                "{posture}: {not_recorded}",
+                posture=say_posture(posture).title(),
+                not_recorded=NOT_RECORDED,
             ),
             anchor="end",
         )

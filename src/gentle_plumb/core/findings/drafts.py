@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import Any, TypedDict
 
 from ..assessment import strain_minutes, sum_text, whole_minutes
-from ..language import msg, numeral
+from ..language import joined, msg, numeral
 from .facts import Facts
 from .finding import Direction, Finding, grade
 from .rule import Rule
@@ -100,7 +100,7 @@ def advice(facts: Facts, rule: Rule, posture: str) -> Advice:
         return Advice(advice=barred.says, instruction=barred.says, directions=())
     do, moves = rule.advice, rule.moves
     if not moves:
-        return Advice(advice=do, instruction=do.strip(), directions=())
+        return Advice(advice=do, instruction=do, directions=())
     changes = facts.changes["standing" if posture == "standing" else "seated"]
     agree, directions = [], []
     for key, sign, words in moves:
@@ -108,6 +108,5 @@ def advice(facts: Facts, rule: Rule, posture: str) -> Advice:
         if change is not None and change * sign > LEAST_MOVE_MM:
             agree.append(words)
             directions.append(Direction(quantity=key, sign=1 if sign > 0 else -1))
-    return Advice(
-        advice=do, instruction=" ".join([*agree, do]).strip(), directions=tuple(directions)
-    )
+    said = joined(" ", (words for words in [*agree, do] if words))
+    return Advice(advice=do, instruction=said, directions=tuple(directions))

@@ -5,6 +5,7 @@ from __future__ import annotations
 from ..language import msg
 from ..photo import VIEWS, PhotoReading, Reading
 from ..units import LengthUnit, format_length
+from ..words import say_posture
 from .drafts import advice, with_load
 from .facts import Facts
 from .finding import Finding
@@ -35,7 +36,7 @@ def judge_angle(facts: Facts, rule: AngleRule, subject: str, photo: PhotoReading
         msg(
             "Photo {view}, {posture}: {label} {at} ± {error}",
             view=view,
-            posture=photo.photo.posture,
+            posture=say_posture(photo.photo.posture),
             label=reading.label.lower(),
             at=at,
             error=error,

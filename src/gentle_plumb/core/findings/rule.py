@@ -19,6 +19,7 @@ from math import inf
 
 from ..catalogue import SEATED_TASKS, MechanismId
 from ..intake import Demand, LimitId
+from ..language import Words
 from ..observation import Moves
 from ..record import Field, When
 from .finding import Act, Doer
@@ -40,9 +41,9 @@ class Rule:
 
     id: str
     mechanism: MechanismId
-    title: str
-    why: str
-    advice: str
+    title: Words
+    why: Words
+    advice: Words
     source: str
     region: str = ""
     joint: str = ""
@@ -55,7 +56,7 @@ class Rule:
     act: Act = "arrange"
     who: Doer = "practitioner"
     adds: str = ""
-    check: str = ""
+    check: Words = ""
     asks: frozenset[Demand] = frozenset()
     while_limited: LimitId | None = None
     not_own_seat: bool = False
@@ -76,7 +77,7 @@ class ChoiceRule(Rule):
     weight: float = 0.25
     deg: float = 0.0
     only_if: When = ()
-    unanswered: str = ""
+    unanswered: Words = ""
     failing_under: tuple[str, str, tuple[str, ...]] | None = None
 
 
@@ -94,7 +95,7 @@ class RangeRule(Rule):
     only_if: When = ()
     optional: bool = False
     deg_per_unit: float = 0.0
-    do_over: str = ""
+    do_over: Words = ""
     """What to do where there is too much of it; empty where ``do`` serves both ways."""
 
 
@@ -105,7 +106,7 @@ class AngleRule(Rule):
     reading: str
     least: float | None = None
     most: float | None = None
-    under: str = ""
+    under: Words = ""
 
 
 @dataclass(frozen=True, kw_only=True, eq=False)
@@ -116,13 +117,13 @@ class PairRule(Rule):
     """
 
     fields: tuple[Field[float], Field[float]]
-    words: str
+    words: Words
     least_share: float = 0.0
     most_share: float = inf
     weight: float = 0.5
     only_if: When = ()
     optional: bool = False
-    unanswered: str = ""
+    unanswered: Words = ""
 
     def holds(self, first: float, second: float) -> bool:
         """Whether the first value is as large a share of the second as it may be."""

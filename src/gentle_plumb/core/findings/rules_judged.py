@@ -171,7 +171,7 @@ def _beyond(
     end = least if past < 0 else most
     return msg(
         "{what} than {shown}",
-        what="less" if past < 0 else "more",
+        what=msg("less") if past < 0 else msg("more"),
         shown=_shown(end or 0.0, field, facts),
     )
 

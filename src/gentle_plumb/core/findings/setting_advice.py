@@ -127,13 +127,13 @@ def _feet_first(facts: Facts, row: FitRow) -> str:
     at = say_length(rest.setting or 0.0, facts.unit)
     added = next((added for added in facts.added if added.slot == "feet"), None)
     if added is None:
-        return f"{say('feet.first_set', at=at)} "
+        return filled("{say} ", say=say("feet.first_set", at=at))
     if added.price == "nothing":
-        return f"{say('feet.first_here', what=f'{lowered(added.label)}')} "
+        return filled("{say} ", say=say("feet.first_here", what=lowered(added.label)))
     until = _seat_for_feet(facts)
     if until is None or until >= (row.setting or 0.0) - SAME_MM:
-        return f"{say('feet.first', at=at)} "
-    return f"{say('feet.first_until', at=at, until=say_length(until, facts.unit))} "
+        return filled("{say} ", say=say("feet.first", at=at))
+    return filled("{say} ", say=say("feet.first_until", at=at, until=say_length(until, facts.unit)))
 
 
 def _seat_for_feet(facts: Facts) -> float | None:

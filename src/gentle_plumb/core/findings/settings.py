@@ -85,7 +85,7 @@ def _off(
     over_deg = (
         abs(state.excess) if turned else abs(joint.excess_deg or 0.0) if joint and pays else None
     )
-    known = f" {say('setting.declared')}" if state.known == "declared" else ""
+    known = filled(" {say}", say=say("setting.declared")) if state.known == "declared" else ""
     evidence = [
         say(
             "setting.evidence",

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from ..intake import LimitId
-from ..language import msg
+from ..language import filled, msg
 from ..tolerances import SAME_MM
 from ..words import say
 from ..workstation import ArmrestKind
@@ -94,7 +94,8 @@ def _with_remedy(case: Case, row: FitRow, because: str, *, setting: float | None
     fit_row = set_row(row, kept_there, row.limits)
     fixed = chair.armrests == ArmrestKind.FIXED and because != "unused"
     why = say(f"armrest.{because}_fixed" if fixed else f"armrest.{because}")
-    return fit_row.replace(remedy=remedy, reason=f"{why} {say(f'armrest.{remedy}{steady}')}")
+    do = say(f"armrest.{remedy}{steady}")
+    return fit_row.replace(remedy=remedy, reason=filled("{why} {do}", why=why, do=do))
 
 
 def armrest_gap_row(case: Case) -> FitRow:

@@ -128,8 +128,8 @@ def backrest_row(case: Case) -> FitRow:
         case,
         subject,
         lambda _: (
-            Term(label="upright", value=UPRIGHT_DEG),
-            Term(label="recline", value=case.policy.recline),
+            Term(label=msg("upright"), value=UPRIGHT_DEG),
+            Term(label=msg("recline"), value=case.policy.recline),
         ),
         lambda target: (
             max(target - BACKREST_BAND_DEG, _least_backrest(case)),

@@ -34,7 +34,7 @@ def distance_terms(body: Body, case: Case) -> tuple[Term, ...]:
     else:
         terms = [Term(label=msg("arm length"), value=body.mm("upper_limb_length"))]
         if policy.distance_rule == "fist":
-            terms.append(Term(label="fist", value=-FIST_SHARE * body.mm("hand_length")))
+            terms.append(Term(label=msg("fist"), value=-FIST_SHARE * body.mm("hand_length")))
         terms.append(Term(label=msg("eye forward of the shoulder"), value=-EYE_BEFORE_SHOULDER_MM))
     if case.settle:
         terms.append(Term(label=msg("settle-in test"), value=case.settle))

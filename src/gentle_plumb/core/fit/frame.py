@@ -42,8 +42,8 @@ def legs_terms(body: Body, case: Case) -> tuple[Term, ...]:
     return (
         Term(label=msg("popliteal height"), value=leg),
         Term(label=msg("lower legs stretched forward"), value=_forward(body, case)),
-        Term(label="shoe", value=shoe),
-        Term(label="relief", value=-policy.relief),
+        Term(label=msg("shoe"), value=shoe),
+        Term(label=msg("relief"), value=-policy.relief),
         Term(label=msg("thigh slope"), value=whole - leg - shoe + policy.relief),
     )
 
@@ -81,9 +81,9 @@ def elbow_terms(body: Body, case: Case) -> tuple[Term, ...]:
     )
     return (
         Term(label=msg("elbow height above the seat"), value=height),
-        Term(label="recline", value=-drop),
+        Term(label=msg("recline"), value=-drop),
         Term(label=msg("arm forward"), value=whole - height + drop),
-        Term(label="slump", value=-slumped),
+        Term(label=msg("slump"), value=-slumped),
     )
 
 
@@ -93,8 +93,11 @@ def eye_terms(body: Body, case: Case) -> tuple[Term, ...]:
     slumped = slump(case, case.policy.slump_eye)
     return (
         Term(label=msg("eye over the seat"), value=height),
-        Term(label="recline", value=eye_above_seat(eye_height_sitting=height, drop=drop) - height),
-        Term(label="slump", value=-slumped),
+        Term(
+            label=msg("recline"),
+            value=eye_above_seat(eye_height_sitting=height, drop=drop) - height,
+        ),
+        Term(label=msg("slump"), value=-slumped),
     )
 
 
@@ -116,7 +119,7 @@ def standing_eye_terms(body: Body, case: Case) -> tuple[Term, ...]:
 
 def _raised_terms(case: Case) -> tuple[Term, Term]:
     raised = case.raised()
-    return Term(label="shoe", value=raised - case.mat), Term(label="mat", value=case.mat)
+    return Term(label=msg("shoe"), value=raised - case.mat), Term(label=msg("mat"), value=case.mat)
 
 
 @dataclass(frozen=True, kw_only=True)

@@ -33,7 +33,7 @@ def keys_terms(
         return (*standing_elbow_terms(body, case), forearm)
     if seat is None:
         raise MissingInput("seat", msg("The seat height is not known yet."))
-    return (Term(label="seat", value=seat), *elbow_terms(body, case), forearm)
+    return (Term(label=msg("seat"), value=seat), *elbow_terms(body, case), forearm)
 
 
 def _hand_row(case: Case, posture: Posture, seat: float | None, key: str) -> FitRow:
@@ -52,7 +52,7 @@ def _hand_row(case: Case, posture: Posture, seat: float | None, key: str) -> Fit
         keys = keys_terms(body, case, posture, seat, angle)
         if not surface:
             return keys
-        return (*keys, Term(label="keyboard", value=-case.keyboard_thickness()))
+        return (*keys, Term(label=msg("keyboard"), value=-case.keyboard_thickness()))
 
     def ends(_: float) -> tuple[float, float]:
         band = case.policy.elbow_band

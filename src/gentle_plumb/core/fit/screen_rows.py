@@ -39,7 +39,7 @@ def eye_height_terms(
         return standing_eye_terms(body, case)
     if seat is None:
         raise MissingInput("seat", msg("The seat height is not known yet."))
-    return (Term(label="seat", value=seat), *eye_terms(body, case))
+    return (Term(label=msg("seat"), value=seat), *eye_terms(body, case))
 
 
 def top_row(

@@ -63,8 +63,8 @@ def _by_the_legs(case: Case) -> str:
 def hands_seat_terms(body: Body, case: Case, surface: float, elbow_deg: float) -> tuple[Term, ...]:
     """Seat height that brings the elbow to keys on a surface that can't move."""
     return (
-        Term(label="surface", value=surface),
-        Term(label="keyboard", value=case.keyboard_thickness()),
+        Term(label=msg("surface"), value=surface),
+        Term(label=msg("keyboard"), value=case.keyboard_thickness()),
         Term(label=msg("elbow height above the seat"), value=-total(elbow_terms(body, case))),
         Term(
             label=msg("forearm at {elbow_deg}°", elbow_deg=numeral(f"{elbow_deg:.0f}")),
@@ -202,7 +202,9 @@ def footrest_row(case: Case, seat: float | None) -> FitRow:
         legs = total(legs_terms(body, case))
         if seat is None or seat - legs <= case.policy.flat_feet_margin + ROUNDING:
             return (Term(label=msg("feet reach the floor"), value=0.0),)
-        return Term(label="seat", value=seat), Term(label=msg("seat for the legs"), value=-legs)
+        return Term(label=msg("seat"), value=seat), Term(
+            label=msg("seat for the legs"), value=-legs
+        )
 
     def ends(target: float) -> tuple[float, float]:
         margin = case.policy.flat_feet_margin

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from ..language import joined
+from ..language import filled, joined
 from ..units import LengthUnit, format_length
 
 
@@ -40,11 +40,11 @@ def terms_parts(terms: Sequence[Term], unit: LengthUnit = "mm") -> tuple[str, st
         shown += step
         if step == 0 and len(terms) > 1:
             continue
-        text = f"{format_length(abs(step) * grain, unit)} {term.label}"
+        text = filled("{abs} {label}", abs=format_length(abs(step) * grain, unit), label=term.label)
         if not parts:
-            parts.append(text if step >= 0 else f"−{text}")
+            parts.append(text if step >= 0 else filled("−{text}", text=text))
         else:
-            parts.append(f"{'+' if step >= 0 else '−'} {text}")
+            parts.append(filled("{what} {text}", what="+" if step >= 0 else "−", text=text))
     return format_length(shown * grain, unit), joined(" ", parts)
 
 

@@ -11,11 +11,11 @@ from .result import Cost, Limit
 
 PIECES = {
     **{quantity.key: quantity.piece for quantity in QUANTITIES.values()},
-    "chair": "chair",
-    "desk": "desk",
+    "chair": msg("chair"),
+    "desk": msg("desk"),
     "screen": msg("screen mount"),
-    "laptop": "laptop",
-    "keyboard": "keyboard",
+    "laptop": msg("laptop"),
+    "keyboard": msg("keyboard"),
     "feet": msg("foot support"),
     "mouse_shelf": msg("mouse shelf"),
 }
@@ -58,7 +58,7 @@ def cost_of(joint: Joint) -> Cost | None:
         else msg(
             "{abs} {what} its range ({band})",
             abs=say_degrees(abs(joint.excess_deg), 1),
-            what="over" if joint.excess_deg > 0 else "under",
+            what=msg("over") if joint.excess_deg > 0 else msg("under"),
             band=band,
         )
     )

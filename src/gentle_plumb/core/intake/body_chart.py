@@ -11,7 +11,7 @@ from dataclasses import dataclass, replace
 from typing import Literal
 
 from ..choices import Choice
-from ..language import Words, msg
+from ..language import Words, lowered, msg
 from ..tables import TableError, csv_table, entry
 
 View = Literal["front", "back"]
@@ -63,7 +63,7 @@ def _regions(line: dict[str, str]) -> tuple[Region, ...]:
     A line for both gives x of the client's right seen from the front, and of the left seen from behind, where the
     client's left is on the viewer's left.
     """
-    place = msg("regions.csv: {id}", id=line["id"])
+    place = f"regions.csv: {line['id']}"
     cells = {name: cell for name, cell in line.items() if name != "sides"}
     region = entry(Region, cells, place, {float: float})
     if line["sides"] == "one":
@@ -72,10 +72,10 @@ def _regions(line: dict[str, str]) -> tuple[Region, ...]:
         raise TableError(f"{place}: sides is one or both")
     other = replace(region, x=MAP_W - region.x, turn=-region.turn)
     right, left = (region, other) if region.view == "front" else (other, region)
-    label = region.label[0].lower() + region.label[1:]
+    label = lowered(region.label)
     return (
-        replace(right, id=f"{region.id}_right", label=f"Right {label}"),
-        replace(left, id=f"{region.id}_left", label=f"Left {label}"),
+        replace(right, id=f"{region.id}_right", label=msg("Right {label}", label=label)),
+        replace(left, id=f"{region.id}_left", label=msg("Left {label}", label=label)),
     )
 
 

@@ -1,6 +1,6 @@
 """Words in any language: messages, and the languages they are said in."""
 
-from .dates import spoken_day
+from .dates import short_day, spoken_day
 from .languages import DOMAIN, LANGUAGES, OFFERED, Language, language_of
 from .text import (
     Speaker,
@@ -40,6 +40,7 @@ __all__ = [
     "or_list",
     "pgettext",
     "said",
+    "short_day",
     "spoken_day",
     "without_stop",
 ]

@@ -61,9 +61,38 @@ class Text(str):
         """Return the words in small letters, in languages that write them so within a sentence."""
         return _changed(self, str.lower)
 
+    def __add__(self, other: str, /) -> Text:
+        """Return the words with others behind them."""
+        return _joined("", (self, other)) if other else self
+
+    def __radd__(self, other: str, /) -> Text:
+        """Return the words with others before them."""
+        return _joined("", (other, self)) if other else self
+
+    def strip(self, chars: str | None = None, /) -> str:
+        """Return the words, which never begin or end with spaces, as they are; without other signs they are plain."""
+        return self if chars is None and str.strip(self) == self else str.strip(self, chars)
+
+    def rstrip(self, chars: str | None = None, /) -> str:
+        """Return the words without the full stop that ends them; anything else than that makes them plain."""
+        return without_stop(self) if chars == "." else str.rstrip(self, chars)
+
+    def removeprefix(self, prefix: str, /) -> str:
+        """Return the words without what they begin with in English; other languages keep theirs whole."""
+        return _made(_Bare, str.removeprefix(self, prefix), "", "", {"text": self})
+
     def title(self) -> Text:
         """Return the words with a capital at the beginning."""
         return _made(_Cased, self[:1].upper() + self[1:], "", "", {"text": self, "how": None})
+
+
+class _Bare(Text):
+    """Words that English says without their beginning."""
+
+    __slots__ = ()
+
+    def said_in(self, speaker: Speaker) -> str:
+        return str(said(self.values["text"], speaker))
 
 
 class _Formatted(Text):
@@ -132,7 +161,7 @@ class _Open(Text):
     __slots__ = ()
 
     def said_in(self, speaker: Speaker) -> str:
-        return str(said(self.values["text"], speaker)).rstrip(".")
+        return str.rstrip(str(said(self.values["text"], speaker)), ".")
 
 
 def _made(
@@ -196,8 +225,11 @@ def joined(between: str, parts: Iterable[str]) -> str:
     'seat, desk'
 
     """
-    held = tuple(parts)
-    return _made(_Joined, between.join(held), "", "", {"between": between, "parts": held})
+    return _joined(between, tuple(parts))
+
+
+def _joined(between: str, parts: tuple[str, ...]) -> Text:
+    return _made(_Joined, between.join(parts), "", "", {"between": between, "parts": parts})
 
 
 def and_list(parts: Iterable[str]) -> str:
@@ -242,7 +274,7 @@ def capitalised(text: str) -> str:
 
 def without_stop(text: str) -> str:
     """Return words without the full stop that ends them."""
-    return _made(_Open, text.rstrip("."), "", "", {"text": text})
+    return _made(_Open, str.rstrip(text, "."), "", "", {"text": text})
 
 
 def _first_small(text: str) -> str:

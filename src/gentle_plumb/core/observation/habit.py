@@ -17,7 +17,7 @@ from ..language import Words, msg
 
 At = Literal["head", "eye", "ear", "shoulder", "elbow", "hand", "back", "hip", "knee", "ankle"]
 Posture = Literal["seated", "standing", "either"]
-Moves = tuple[tuple[str, int, str], ...]
+Moves = tuple[tuple[str, int, Words], ...]
 
 
 class HabitOften(Choice):

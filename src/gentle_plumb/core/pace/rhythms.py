@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from ..intake import LimitId, PersonLimits
-from ..language import Words, joined, msg
+from ..language import Words, filled, joined, msg
 from ..tables import entries_of
 
 Posture = Literal["sit", "stand", "move"]
@@ -94,7 +94,9 @@ Source: house-rhythm.
 def own_rhythm(sit: int, stand: int, move: int) -> Rhythm:
     """Return the rhythm of somebody's own numbers, minutes."""
     parts = [msg("{sit} sit", sit=sit)] + [
-        f"{n} {word}" for n, word in ((stand, "stand"), (move, "move")) if n
+        filled("{n} {word}", n=n, word=word)
+        for n, word in ((stand, msg("stand")), (move, msg("move")))
+        if n
     ]
     return Rhythm(
         id=OWN,

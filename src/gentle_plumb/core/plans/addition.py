@@ -30,9 +30,9 @@ USUAL_EFFORT: dict[Price, Effort] = {
 PRICE_LABELS: dict[Price, str] = {
     "nothing": msg("already here"),
     "found": msg("to be found"),
-    "small": "small",
-    "medium": "medium",
-    "large": "large",
+    "small": msg("small"),
+    "medium": msg("medium"),
+    "large": msg("large"),
 }
 CUSHION_PRICE: Price = "small"
 

@@ -10,7 +10,7 @@ from typing import Literal
 from ..catalogue import Tier
 from ..fit import Case
 from ..intake import Demand
-from ..language import msg
+from ..language import filled, msg
 from ..workstation import KeyboardKind, PointerKind, ScreenKind, Span, UnderDesk
 from .addition import Addition
 from .alterations import (
@@ -36,7 +36,7 @@ def stack_addition(slot: Literal["feet", "screen"], stack: Stack) -> Addition:
     return Addition(
         id=f"{slot}_stack",
         slot=slot,
-        label=f"{stack.text} {where}",
+        label=filled("{text} {where}", text=stack.text, where=where),
         price="nothing",
         does=msg("supports the feet") if slot == "feet" else msg("raises the screen"),
         temporary=True,

@@ -115,12 +115,20 @@ def _setting_text(action: Action, to: float, unit: LengthUnit) -> str:
     if quantity.taken_away and not to:
         return quantity.taken_away
     if action.does:
-        return f"{_height_text(action, quantity, to, unit)} {action.does}"
+        return filled(
+            "{height_text} {does}",
+            height_text=_height_text(action, quantity, to, unit),
+            does=action.does,
+        )
     return _height_text(action, quantity, to, unit)
 
 
 def _height_text(action: Action, quantity: Quantity, to: float, unit: LengthUnit) -> str:
-    aim = f"{say_amount(quantity, to, unit)} {DATUM_WORDS[quantity.datum]}"
+    aim = filled(
+        "{quantity} {datum_words}",
+        quantity=say_amount(quantity, to, unit),
+        datum_words=DATUM_WORDS[quantity.datum],
+    )
     if action.from_value is None:
         return msg("{label}: set to {aim}.", label=quantity.label, aim=aim)
     was = say_amount(quantity, action.from_value, unit)

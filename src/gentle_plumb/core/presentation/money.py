@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from ..language import joined, numeral
+from ..language import filled, joined, numeral
 from ..plans import PAID, PRICE_LABELS, Price, Prices, Total
 from ..units import NO_BREAK
 from ..words import say
@@ -37,7 +37,13 @@ def cost_text(total: Total, money: Money) -> str | None:
         return None
     if total.sum is not None:
         return money.said(total.sum)
-    return joined(", ", (f"{many} {PRICE_LABELS[price]}" for price, many in total.classes))
+    return joined(
+        ", ",
+        (
+            filled("{many} {label}", many=many, label=PRICE_LABELS[price])
+            for price, many in total.classes
+        ),
+    )
 
 
 def over_budget_text(total: Total, money: Money) -> str | None:

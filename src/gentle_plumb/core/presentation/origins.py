@@ -5,7 +5,7 @@ from __future__ import annotations
 from datetime import date
 
 from ..body import DIMENSIONS, BodyValue
-from ..language import and_list, joined, msg, numeral
+from ..language import and_list, filled, joined, msg, numeral
 from ..record import Record, fields
 from ..record.fields.measure import Origin
 from ..visit import spoken_date
@@ -44,7 +44,7 @@ def elsewhere_text(record: Record, name: str, today: date) -> str | None:
     if taken:
         since = "from" if origin == Origin.CARRIED_OVER else "on"
         parts = [
-            f"{words} {since} {spoken_date(taken)}",
+            filled("{words} {since} {taken}", words=words, since=since, taken=spoken_date(taken)),
             age_words(date.fromisoformat(taken), today),
         ]
     if by:

@@ -164,7 +164,7 @@ def _left(excess: ResidualExcess) -> LeftView:
             excess=msg("weighs {excess_deg}°", excess_deg=numeral(f"{excess.excess_deg:.0f}")),
             minutes=_minutes(excess.minutes),
         )
-    side = "over" if excess.excess_deg > 0 else "under"
+    side = msg("over") if excess.excess_deg > 0 else msg("under")
     return LeftView(
         joint=excess.joint,
         label=excess.label,

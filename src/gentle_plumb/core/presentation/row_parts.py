@@ -126,12 +126,12 @@ def _sum_and_parts(row: FitRow, unit: LengthUnit) -> tuple[str, str]:
     parts = joined(
         ", ",
         (
-            f"{plain(term.value)}{sign} {term.label}"
+            filled("{value}{sign} {label}", value=plain(term.value), sign=sign, label=term.label)
             for term in row.terms
             if len(row.terms) == 1 or abs(term.value) >= SAME_SHOWN
         ),
     )
-    return f"{plain(row.target or 0.0)}{sign}", parts
+    return filled("{target}{sign}", target=plain(row.target or 0.0), sign=sign), parts
 
 
 def terms_words(row: FitRow, unit: LengthUnit) -> str | None:

@@ -9,6 +9,7 @@ from math import erf, sqrt
 from ..body import DIMENSIONS
 from ..catalogue import DATUM_WORDS, QUANTITIES, Drag
 from ..fit import NO_LIMIT, Case, FitRow, Posture, Status, limit_text
+from ..language import filled
 from ..policy import RuleSet
 from ..record import Record, fields
 from ..record.fields.settings import MeasuredBy
@@ -211,5 +212,9 @@ def chance_text(row: FitRow) -> str | None:
     if chance is None:
         return None
     if chance < 0.01 or chance > 0.99:
-        return f"{'under' if chance < 0.01 else 'over'} {say_percent(1 if chance < 0.01 else 99)}"
+        return filled(
+            "{what} {what2}",
+            what="under" if chance < 0.01 else "over",
+            what2=say_percent(1 if chance < 0.01 else 99),
+        )
     return say_percent(100 * chance)

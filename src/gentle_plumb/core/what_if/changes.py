@@ -151,7 +151,7 @@ def _joints_off(assessed: Assessment) -> list[FindingSummary]:
     standing = assessed.posture == "standing"
     for joint in assessed.joints:
         if joint.excess_deg and not (standing and joint.joint == "upper_arm"):
-            side = "over" if joint.excess_deg > 0 else "under"
+            side = msg("over") if joint.excess_deg > 0 else msg("under")
             words = say_joint(joint.joint, joint.angle or 0.0, 1)
             summaries.append(
                 FindingSummary(

@@ -17,3 +17,4 @@ from .numbers import (
     unit_of,
     with_unit,
 )
+from .postures import POSTURES, say_posture

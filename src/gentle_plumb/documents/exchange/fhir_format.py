@@ -136,7 +136,7 @@ def write_fhir(sheets: Sequence[MeasurementSheet]) -> bytes:
     lines = [json.dumps(entry, ensure_ascii=False) for entry in entries]
     shapes = {TEXTS.sub(r'"\1":', line): entry for line, entry in zip(lines, entries, strict=True)}
     _check(shapes.values())
-    head = msg('{"resourceType": "Bundle", "type": "collection", "entry": [')
+    head = '{"resourceType": "Bundle", "type": "collection", "entry": ['
     joined = ",\n".join(lines)
     return f"{head}\n{joined}\n]}}\n".encode()
 

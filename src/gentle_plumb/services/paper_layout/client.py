@@ -17,27 +17,21 @@ from .blocks import (
     Table,
 )
 from .parts import (
-    about,
     action_runs,
     causes,
     cautions,
     figure,
     got_worse,
-    in_one_line,
-    items,
     looked_at_again,
-    paragraph,
     place,
     precautions,
     red_flags,
     replaced,
     rhythm,
-    run,
-    runs,
-    section,
     shortfalls,
     since_then,
 )
+from .pieces import about, in_one_line, items, paragraph, run, runs, section
 
 CARRIES_FILES = msg(
     "This file also contains your measurements and answers. Give your workplace its own copy instead, which does not."
@@ -84,7 +78,10 @@ def client_layout(paper: ClientPaper, *, carries_files: bool = False) -> PaperLa
 
 def _first(paper: ClientPaper) -> list[Block]:
     listed = [
-        [*action_runs(action), *runs(run(f" {action.helps}", "small") if action.helps else "")]
+        [
+            *action_runs(action),
+            *runs(run(filled(" {helps}", helps=action.helps), "small") if action.helps else ""),
+        ]
         for action in paper.first
     ]
     if not listed:
@@ -117,7 +114,10 @@ def _numbers(lines: list[CardLine]) -> list[Block]:
         return not line.sure and not line.seated_is and not line.standing_is
 
     def cell(number: str, is_what: str) -> list[Run]:
-        return runs(number or "–", run(f" {is_what}", "fine", "soft") if is_what else "")
+        return runs(
+            number or "–",
+            run(filled(" {is_what}", is_what=is_what), "fine", "soft") if is_what else "",
+        )
 
     if not lines:
         return []
@@ -129,7 +129,7 @@ def _numbers(lines: list[CardLine]) -> list[Block]:
         ],
         rows=[
             [
-                runs(f"{line.label}{' *' if starred(line) else ''}"),
+                runs(filled("{label}{star}", label=line.label, star=" *" if starred(line) else "")),
                 cell(line.seated, line.seated_is),
                 cell(line.standing, line.standing_is),
             ]
@@ -196,7 +196,7 @@ def _movement(index: int, movement: PaperMovement) -> Group:
         drawings=moments,
         blocks=[
             paragraph(
-                run(f"{movement.label}.", "strong"),
+                run(filled("{label}.", label=movement.label), "strong"),
                 filled(" {dose}. {start}.", dose=movement.dose, start=movement.start),
             ),
             steps,

@@ -4,7 +4,9 @@ from __future__ import annotations
 
 from pydantic import BaseModel, ConfigDict
 
+from ...core.language import language_of
 from ..paper_models import ClientPaper, Papers, RecordPaper, WorkplacePaper
+from ..said import spoken
 from .blocks import PaperLayout
 from .client import client_layout
 from .record import record_layout
@@ -26,16 +28,18 @@ def layout_of(
 ) -> PaperLayout:
     """Lay out a paper; ``carries_files``: it says to the client that open files are in it."""
     if isinstance(paper, ClientPaper):
-        return client_layout(paper, carries_files=carries_files)
-    if isinstance(paper, WorkplacePaper):
-        return workplace_layout(paper)
-    return record_layout(paper)
+        laid = client_layout(paper, carries_files=carries_files)
+    elif isinstance(paper, WorkplacePaper):
+        laid = workplace_layout(paper)
+    else:
+        laid = record_layout(paper)
+    return spoken(laid, language_of(paper.language))
 
 
 def layouts_of(papers: Papers) -> PaperLayouts:
     """Lay out every copy, as the page shows them before they are signed."""
     return PaperLayouts(
-        client=client_layout(papers.client),
-        workplace=workplace_layout(papers.workplace),
-        record=record_layout(papers.record),
+        client=layout_of(papers.client),
+        workplace=layout_of(papers.workplace),
+        record=layout_of(papers.record),
     )

@@ -2,9 +2,9 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Sequence
+from collections.abc import Sequence
 
-from ...core.language import filled, joined, lowered, msg, numeral
+from ...core.language import filled, joined, msg, numeral
 from ..paper_models import (
     ClientPaper,
     PaperAction,
@@ -21,51 +21,10 @@ from ..paper_models import (
     RecordPaper,
     WorkplacePaper,
 )
-from .blocks import Block, Column, Drawing, Frame, Group, Heading, Items, Mark, Run, Table, Text
+from .blocks import Block, Column, Drawing, Group, Run, Table
+from .pieces import framed, items, paragraph, run, runs, section
 
 FOR_A_TIME = msg("for now: agree a date to review it")
-
-
-def run(text: str, *marks: Mark) -> Run:
-    """Return text set with these marks."""
-    return Run(text=text, marks=list(marks))
-
-
-def paragraph(*parts: str | Run) -> Text:
-    """Return a paragraph of runs; plain texts are runs without a mark."""
-    return Text(runs=runs(*parts))
-
-
-def runs(*parts: str | Run) -> list[Run]:
-    """Return the runs of what is not empty."""
-    runs = [part if isinstance(part, Run) else Run(text=part) for part in parts]
-    return [part for part in runs if part.text or part.marks]
-
-
-def framed(frame: Frame, *parts: str | Run) -> Group:
-    """Return one paragraph in a frame."""
-    return Group(frame=frame, blocks=[paragraph(*parts)])
-
-
-def section(title: str, *blocks: Block, level: int = 2) -> list[Block]:
-    """Return a heading with its blocks; nothing where there are none."""
-    return [Heading(level=3 if level == 3 else 2, text=title), *blocks] if blocks else []
-
-
-def items(lines: Iterable[str | list[Run]]) -> list[Block]:
-    """Return lines as a list; nothing where there are none."""
-    listed = [[Run(text=line)] if isinstance(line, str) else line for line in lines if line]
-    return [Items(items=listed)] if listed else []
-
-
-def in_one_line(sentences: Sequence[str]) -> str:
-    """Return sentences without a full stop as one."""
-    return joined("; ", (lowered(text) for text in sentences))
-
-
-def about(*parts: str) -> str:
-    """Return what stands under a title."""
-    return joined(" · ", (part for part in parts if part))
 
 
 def looked_at_again(day: str) -> str:
@@ -78,7 +37,7 @@ def red_flags(flags: Sequence[PaperFlag]) -> list[Block]:
     return [
         framed(
             "boxed",
-            run(f"{flag.urgency}.", "strong"),
+            run(filled("{urgency}.", urgency=flag.urgency), "strong"),
             filled(" {label}. ", label=flag.label),
             flag.done or run(msg("Not answered yet."), "strong"),
             msg(" We will call back on {call_back}.", call_back=flag.call_back)
@@ -94,12 +53,12 @@ def precautions(cares: Sequence[PaperPrecaution]) -> list[Block]:
     return [
         framed(
             "barred",
-            run(f"{care.label}.", "strong"),
+            run(filled("{label}.", label=care.label), "strong"),
             msg(" Cleared: {cleared}.", cleared=care.cleared)
             if care.cleared is not None
             else msg(" {limit} Ask: {ask}.", limit=care.limit, ask=care.ask),
-            *(f" {line}" for line in care.limits_cleared if care.cleared is None),
-            f" {care.note}" if care.note else "",
+            *(filled(" {line}", line=line) for line in care.limits_cleared if care.cleared is None),
+            filled(" {note}", note=care.note) if care.note else "",
         )
         for care in cares
     ]
@@ -108,7 +67,9 @@ def precautions(cares: Sequence[PaperPrecaution]) -> list[Block]:
 def shortfalls(sentences: Sequence[str]) -> list[Block]:
     """Return what does not fit with the plan."""
     return [
-        framed("boxed", run(msg("Not met with this plan."), "strong"), f" {words}")
+        framed(
+            "boxed", run(msg("Not met with this plan."), "strong"), filled(" {words}", words=words)
+        )
         for words in sentences
     ]
 
@@ -122,7 +83,7 @@ def action_runs(action: PaperAction, *, who: bool = True) -> list[Run]:
         *_standing(action.posture),
         action.words or action.text,
         run(msg(" Computed: {text}", text=action.text), "small", "soft") if action.words else "",
-        run(f" {action.remark}", "italic")
+        run(filled(" {remark}", remark=action.remark), "italic")
         if action.remark
         else run(msg(" Not today."), "italic")
         if action.state == "later" and not settled
@@ -184,7 +145,7 @@ def _finding(finding: PaperFinding, *, evidence: bool) -> list[Run]:
         run(msg(" Limit: {left}.", left=finding.left), "small", "italic")
         if evidence and finding.left
         else "",
-        run(f" {'; '.join(finding.evidence)}", "small", "soft")
+        run(filled(" {evidence}", evidence=joined("; ", finding.evidence)), "small", "soft")
         if evidence and finding.evidence
         else "",
     )
@@ -216,7 +177,7 @@ def settings(table: Sequence[PaperRow], *, method: bool = False) -> Table:
             [
                 runs(
                     row.label,
-                    run(", standing", "soft") if row.posture == "standing" else "",
+                    run(msg(", standing"), "soft") if row.posture == "standing" else "",
                     run(filled("\n{note}", note=row.note), "small", "soft") if row.note else "",
                 ),
                 runs(row.before),
@@ -236,10 +197,12 @@ def joints(table: Sequence[PaperJoint]) -> list[Block]:
     """Return the joints before and as aimed at, with their bands."""
     rows = [
         [
-            runs(joint.label, run(", standing", "soft") if joint.posture == "standing" else ""),
+            runs(
+                joint.label, run(msg(", standing"), "soft") if joint.posture == "standing" else ""
+            ),
             runs(joint.band),
-            runs(f"{joint.found or '–'}{' (off)' if joint.found_off else ''}"),
-            runs(f"{joint.aim or '–'}{' (off)' if joint.aim_off else ''}"),
+            runs(_angle(joint.found, off=joint.found_off)),
+            runs(_angle(joint.aim, off=joint.aim_off)),
         ]
         for joint in table
     ]
@@ -253,6 +216,11 @@ def joints(table: Sequence[PaperJoint]) -> list[Block]:
     return section(msg("Joints"), Table(columns=columns, rows=rows)) if rows else []
 
 
+def _angle(angle: str | None, *, off: bool) -> str:
+    """Return an angle, and that it is out of its range where it is."""
+    return msg("{angle} (off)", angle=angle or "–") if off else angle or "–"
+
+
 def additions(added: Sequence[PaperAdded], *, removes: bool) -> list[Block]:
     """Return what the plan adds, with its price; ``removes``: and with what it takes away."""
     rows = [
@@ -260,11 +228,23 @@ def additions(added: Sequence[PaperAdded], *, removes: bool) -> list[Block]:
             runs(
                 piece.label,
                 run(
-                    f" {piece.does}{f', {FOR_A_TIME}' if piece.temporary else ''}", "small", "soft"
+                    filled(
+                        " {does}{what}",
+                        does=piece.does,
+                        what=filled(", {for_a_time}", for_a_time=FOR_A_TIME)
+                        if piece.temporary
+                        else "",
+                    ),
+                    "small",
+                    "soft",
                 ),
             ),
             runs(piece.price),
-            *([runs(f"−{piece.removes}" if piece.removes else "")] if removes else []),
+            *(
+                [runs(filled("−{minutes}", minutes=piece.removes) if piece.removes else "")]
+                if removes
+                else []
+            ),
         ]
         for piece in added
     ]
@@ -332,7 +312,7 @@ def rhythm(pattern: PaperRhythm | None) -> list[Block]:
     )
     return [
         paragraph(
-            run(f"{pattern.label}.", "strong"),
+            run(filled("{label}.", label=pattern.label), "strong"),
             msg(
                 " {says} Over {hours} h at the desk: {sit} min sitting, {stand}{move} min {change}",
                 says=pattern.says,

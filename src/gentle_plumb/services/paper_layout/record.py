@@ -6,30 +6,23 @@ from ...core.language import filled, joined, msg
 from ..paper_models import PaperAction, RecordPaper
 from .blocks import Block, Column, Heading, PaperLayout, Photographs, Table
 from .parts import (
-    about,
     action_runs,
     additions,
     causes,
     cautions,
     figure,
-    framed,
     got_worse,
-    in_one_line,
-    items,
     joints,
-    paragraph,
     place,
     precautions,
     red_flags,
     replaced,
     rhythm,
-    run,
-    runs,
-    section,
     settings,
     shortfalls,
     since_then,
 )
+from .pieces import about, framed, in_one_line, items, paragraph, run, runs, section
 
 STATES = {"open": msg("to do"), "done": "done", "later": msg("not today"), "stopped": "stopped"}
 STRAIN = msg(
@@ -91,7 +84,11 @@ def record_layout(paper: RecordPaper) -> PaperLayout:
             *section(msg("Not assessed"), *items(paper.notes)),
             *section(
                 msg("Noted"),
-                *([paragraph(run(f"{'; '.join(paper.noted)}.", "small"))] if paper.noted else ()),
+                *(
+                    [paragraph(run(filled("{noted}.", noted=joined("; ", paper.noted)), "small"))]
+                    if paper.noted
+                    else ()
+                ),
             ),
             *cautions(paper.cautions, paper.local_wording),
         ],
@@ -119,7 +116,11 @@ def _actions(actions: list[PaperAction]) -> Block:
             [
                 *action_runs(action, who=False),
                 *runs(
-                    run(f" {', '.join(action.resolves)}", "small", "soft")
+                    run(
+                        filled(" {resolves}", resolves=joined(", ", action.resolves)),
+                        "small",
+                        "soft",
+                    )
                     if action.resolves
                     else ""
                 ),

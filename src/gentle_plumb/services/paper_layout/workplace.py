@@ -6,23 +6,17 @@ from ...core.language import filled, joined, msg
 from ..paper_models import Request, WorkplacePaper
 from .blocks import Block, Column, Group, PaperLayout, Run, Table, ToFillIn
 from .parts import (
-    about,
     additions,
     cautions,
     figure,
-    framed,
-    items,
     joints,
     looked_at_again,
-    paragraph,
     place,
     replaced,
     rhythm,
-    run,
-    runs,
-    section,
     settings,
 )
+from .pieces import about, framed, items, paragraph, run, runs, section
 
 
 def workplace_layout(paper: WorkplacePaper) -> PaperLayout:

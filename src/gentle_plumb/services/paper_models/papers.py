@@ -58,9 +58,10 @@ class PaperHead(Signature):
     """What every paper begins and ends with.
 
     ``letterhead`` are the practice's own lines, ``call`` is whom to call; ``replaces`` says which version this one
-    takes the place of and what has changed since.
+    takes the place of and what has changed since. ``language`` is the tag of the one it is written in.
     """
 
+    language: str = "en"
     practice: Said
     letterhead: list[Said] = Field(default_factory=list)
     call: Said = ""
@@ -185,6 +186,7 @@ class LetterPaper(Signature):
     """
 
     kind: Literal["letter"] = "letter"
+    language: str = "en"
     practice: Said
     letterhead: list[Said]
     call: Said
@@ -215,6 +217,7 @@ class LetterPaper(Signature):
 class TargetCard(PaperPart):
     """A small printed card: the numbers of all who use a desk, a page each."""
 
+    language: str = "en"
     practice: Said
     desk: Said
     people: list[CardPerson]

@@ -173,7 +173,7 @@ def _code(name: str, date: str, lines: Sequence[CardLine], temporary: Sequence[s
     texts = [filled("{name}, {date}", name=name, date=date)]
     for line in lines:
         both = [
-            f"{way} {text}"
+            filled("{way} {text}", way=way, text=text)
             for way, text in (("sit", line.seated), ("stand", line.standing))
             if text
         ]

@@ -13,7 +13,7 @@ from ...core.record import fields
 from ...core.record.fields.report import Unconfirmed
 from ...core.states import StateKind
 from ...core.units import LengthUnit
-from ...core.words import CLIENT_NUMBERS, say
+from ...core.words import CLIENT_NUMBERS, say, say_posture
 from ..models import Practice, VisitSnapshot
 from ..paper_models import CardLine, ClientPaper, PaperAction, PaperCause, PaperPlace
 from ..precautions import PrecautionView
@@ -294,7 +294,7 @@ def _names(workup: VisitResults, kind: StateKind, shown: Set[str]) -> str:
             texts.append(
                 filled(
                     "{what}: {said}",
-                    what="sitting" if posture == "seated" else "standing",
+                    what=say_posture("sitting" if posture == "seated" else "standing"),
                     said=joined(", ", said),
                 )
             )

@@ -7,7 +7,7 @@ from ...core.drawing import SceneRequest
 from ...core.findings import Finding
 from ...core.fit import Posture
 from ...core.intake import URGENCY
-from ...core.language import filled, msg
+from ...core.language import filled, msg, numeral
 from ...core.observation import GOOD
 from ...core.plans import total_price
 from ...core.presentation import (
@@ -311,7 +311,7 @@ def desk_heights(workup: VisitResults, unit: LengthUnit) -> list[str]:
                 posture=msg("Sitting") if row.posture == "seated" else msg("Standing"),
                 at=say_length(position, unit),
                 display=say("desk.display", reads=reads) if reads else "",
-                key=say("desk.key", key=f"{key:g}") if key else "",
+                key=say("desk.key", key=numeral(f"{key:g}")) if key else "",
             )
         )
     return texts

@@ -125,7 +125,7 @@ def checks_for_signing(
     checks += [
         _weigh(
             msg("Targets that have changed since"),
-            f"{action.text} {action.moved}",
+            filled("{text} {moved}", text=action.text, moved=action.moved),
             f"set.{action.step}",
         )
         for action in workup.actions
@@ -141,7 +141,11 @@ def checks_for_signing(
         if care.since
     ]
     checks += [
-        _weigh(msg("A limit is not met"), f"{limit.says} {limit.unmet}", care.field)
+        _weigh(
+            msg("A limit is not met"),
+            filled("{says} {unmet}", says=limit.says, unmet=limit.unmet),
+            care.field,
+        )
         for care in workup.precautions
         for limit in care.limits
         if limit.unmet and limit.cleared is None

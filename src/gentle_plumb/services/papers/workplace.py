@@ -15,7 +15,7 @@ from ...core.actions import WHO, Action
 from ...core.catalogue import QUANTITIES
 from ...core.findings import RULES, Finding
 from ...core.fit import FitRow, limit_text
-from ...core.language import capitalised, joined, msg
+from ...core.language import capitalised, filled, joined, msg
 from ...core.plans import RISERS_WARNING, STACK_WARNING, added_by
 from ...core.presentation import ActionView, RowView
 from ...core.record import fields
@@ -107,7 +107,7 @@ def _settings_to_make(workup: VisitResults) -> list[Request]:
             Request(
                 id=action.field,
                 title=row.label,
-                do=f"{'. '.join(said)}." if said else "",
+                do=filled("{said}.", said=joined(". ", said)) if said else "",
                 by=action.due or _by_follow_up(workup),
                 who=action.who,
             )
@@ -138,7 +138,7 @@ def _pieces_to_get(workup: VisitResults, unit: LengthUnit) -> list[Request]:
             Request(
                 id=view.field,
                 title=action.what,
-                do=f"{capitalised(action.does)}." if action.does else "",
+                do=filled("{does}.", does=capitalised(action.does)) if action.does else "",
                 count="1",
                 covers=_covers(action, unit),
                 by=view.due or _by_follow_up(workup),

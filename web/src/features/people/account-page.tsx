@@ -10,6 +10,7 @@ import { Failure } from "@/shared/ui/fetched";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Notice } from "@/shared/ui/notice";
 import { PageHead } from "@/shared/ui/page-head";
+import { LanguageChoice } from "./language-choice";
 import { SecondFactor } from "./second-factor";
 
 /** One's own account: the password, and where one is signed in. */
@@ -20,6 +21,7 @@ export function AccountPage() {
       <PageHead title={t`Your account`} says={`${me?.name}, ${me?.email}`} />
       <div className="grid max-w-[880px] gap-12 desk:grid-cols-[340px_1fr]">
         <div className="space-y-10">
+          {me && <LanguageChoice me={me} />}
           {me && <Registration me={me} />}
           <Password />
           <SecondFactor />

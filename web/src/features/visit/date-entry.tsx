@@ -1,4 +1,4 @@
-import { t } from "@lingui/core/macro";
+import { msg, t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { clsx } from "clsx";
 import { CalendarDays } from "lucide-react";
@@ -8,17 +8,18 @@ import { dateOrder, dayOf, writtenDate } from "@/shared/dates";
 import { dayTyped } from "@/shared/typed-date";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
+import { said } from "@/shared/words/said";
 import { useVisitFacts } from "./state/facts";
 import { useCell, useQueue } from "./state/recording";
 
 const Calendar = lazy(() => import("@/shared/ui/calendar"));
 
 /** How far ahead follow-ups are usually set. */
-const AHEAD = [
-  { words: "2 weeks", typed: "2 weeks" },
-  { words: "4 weeks", typed: "4 weeks" },
-  { words: "3 months", typed: "3 months" },
-] as const;
+const AHEAD = said([
+  { words: msg`In 2 weeks`, typed: "2 weeks" },
+  { words: msg`In 4 weeks`, typed: "4 weeks" },
+  { words: msg`In 3 months`, typed: "3 months" },
+]);
 
 /** Christmas in numbers: the day tells which is which. */
 const IN_NUMBERS = { dmy: "25/12/2026", mdy: "12/25/2026" } as const;
@@ -152,7 +153,7 @@ export function DateEntry({ path, id, ahead }: { path: string; id: string; ahead
               className="px-3 text-sm"
               onClick={() => put(dayTyped(typed, today) ?? "")}
             >
-              <Trans>In {words}</Trans>
+              {words}
             </Button>
           ))}
         </div>

@@ -7,6 +7,7 @@ import { quantity } from "@/shared/quantity";
 import { Segments } from "@/shared/ui/segments";
 import { Tip } from "@/shared/ui/tip";
 import { usePhone } from "@/shared/use-media";
+import { sayPosture } from "@/shared/words/postures";
 import { Elevation, type Hand } from "../../drawing/elevation";
 import { BeforeAfter } from "./before-after";
 import { useDrawing, useDrawingStore } from "./state/drawing-store";
@@ -203,7 +204,7 @@ const DataTable = memo(function DataTable({ rows }: { rows: Rows }) {
 const DataRow = memo(function DataRow({ row }: { row: Schemas["RowView"] }) {
   return (
     <tr>
-      <td>{row.posture}</td>
+      <td>{sayPosture(row.posture)}</td>
       <th scope="row">{row.label}</th>
       <td>{row.found ? quantity(row.found, row.unit) : t`not recorded`}</td>
       <td>{row.setting ? quantity(row.setting, row.unit) : (row.reason ?? "none")}</td>

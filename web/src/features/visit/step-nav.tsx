@@ -45,7 +45,9 @@ export function StepNav({
                   {here ? <BobMark /> : known ? <StepMarker share={share} /> : <Bead />}
                 </span>
                 <span className="sr-only">
-                  {`${index + 1} ${step.label}${known ? `, ${done} of ${needed}` : ""}`}
+                  {known
+                    ? t`${index + 1} ${step.label}, ${done} of ${needed}`
+                    : `${index + 1} ${step.label}`}
                 </span>
                 <span
                   aria-hidden="true"

@@ -198,6 +198,16 @@ export function useInvitations() {
   };
 }
 
+export function useLanguage() {
+  const queries = useQueryClient();
+  return server.useMutation("put", "/api/me/language", {
+    onSuccess: async (_, { body }) => {
+      await chooseLanguage(body.language || null);
+      return stale(queries, "/api/session");
+    },
+  });
+}
+
 export function usePractice() {
   const queries = useQueryClient();
   return server.useMutation("put", "/api/practice", {

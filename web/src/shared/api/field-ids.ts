@@ -1524,6 +1524,8 @@ export type FieldId =
   | "pace.movement.push_up"
   | "report.note"
   | "report.follow_up"
+  | "report.client_language"
+  | "report.workplace_language"
   | "report.unconfirmed"
   | "report.share.work"
   | "report.share.eyes"

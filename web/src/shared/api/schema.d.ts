@@ -3524,6 +3524,11 @@ export interface components {
             signed_on: string | null;
             /** Sha256 */
             sha256: string | null;
+            /**
+             * Language
+             * @default en
+             */
+            language: string;
             /** Practice */
             practice: string;
             /** Letterhead */
@@ -8480,6 +8485,11 @@ export interface components {
             signed_on: string | null;
             /** Sha256 */
             sha256: string | null;
+            /**
+             * Language
+             * @default en
+             */
+            language: string;
             /** Practice */
             practice: string;
             /** Letterhead */
@@ -10422,6 +10432,11 @@ export interface components {
             signed_on: string | null;
             /** Sha256 */
             sha256: string | null;
+            /**
+             * Language
+             * @default en
+             */
+            language: string;
             /** Practice */
             practice: string;
             /** Letterhead */

@@ -1,3 +1,4 @@
+import { i18n } from "@lingui/core";
 import { Line, pythonWorker } from "../python/line";
 
 /** A request as the server gets it; `client` is who a visit is begun with, where nothing of theirs is here. */
@@ -51,5 +52,10 @@ export async function takeIn(visit: unknown): Promise<void> {
 export async function askProgram(asked: Asked): Promise<Said> {
   await begun;
   if (!line) throw new Error("nothing has begun");
-  return JSON.parse(await line.ask({ kind: "ask", request: JSON.stringify(asked) })) as Said;
+  return JSON.parse(
+    await line.ask({
+      kind: "ask",
+      request: JSON.stringify({ ...asked, language: i18n.locale || "en" }),
+    }),
+  ) as Said;
 }

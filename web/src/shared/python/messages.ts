@@ -4,7 +4,7 @@
  * sitting without network is begun with a member's belongings, takes visits along, and is asked as the server is.
  */
 export type Ask =
-  | { kind: "open"; given: string }
+  | { kind: "open"; given: string; language: string }
   | { kind: "try"; request: string }
   | { kind: "ahead"; request: string }
   | { kind: "keep"; values: string }

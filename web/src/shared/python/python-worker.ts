@@ -37,14 +37,14 @@ async function start(): Promise<Python> {
   return python;
 }
 
-async function startBench(): Promise<(given: string) => WhatIfSession> {
+async function startBench(): Promise<(given: string, language: string) => WhatIfSession> {
   const python = await started;
   // what is loaded now stays, and nothing is tidied while a hand moves: both would cost a third of
   // some answers
   return python.runPython(
     "import gc\nfrom gentle_plumb.core.what_if import JsonWhatIfSession\n" +
       "gc.freeze()\ngc.disable()\nJsonWhatIfSession",
-  ) as (given: string) => WhatIfSession;
+  ) as (given: string, language: string) => WhatIfSession;
 }
 
 async function startProgram(): Promise<(belongings: string) => DeviceSession> {
@@ -82,7 +82,7 @@ async function answer(asked: Ask): Promise<string> {
       makeBench ??= startBench();
       const make = await makeBench;
       bench?.destroy();
-      bench = make(asked.given);
+      bench = make(asked.given, asked.language);
       return "";
     }
     case "try":

@@ -1,6 +1,7 @@
 import { DayPicker } from "react-day-picker";
-import { enGB } from "react-day-picker/locale";
+import { de, enGB, es } from "react-day-picker/locale";
 import { dateOrder } from "../dates";
+import { writing } from "../words/language";
 
 /** A day as the calendar works with it, at noon so that no zone moves it. */
 const at = (day: string) => new Date(`${day}T12:00:00`);
@@ -27,7 +28,7 @@ export default function Calendar({
   return (
     <DayPicker
       mode="single"
-      locale={enGB}
+      locale={LOCALES[writing()] ?? enGB}
       weekStartsOn={dateOrder() === "mdy" ? 0 : 1}
       autoFocus
       today={at(today)}
@@ -53,3 +54,4 @@ export default function Calendar({
     />
   );
 }
+const LOCALES: Record<string, typeof enGB> = { de, es };

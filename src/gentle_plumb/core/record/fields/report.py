@@ -23,6 +23,22 @@ note = _at.words("note", msg("Message to the client"), health=True)
 follow_up = _at.date("follow_up", msg("Follow-up date"), needed=True)
 
 
+class PaperLanguage(Choice):
+    """The language a paper is written in."""
+
+    EN = "en", "English"
+    DE = "de", "Deutsch"
+    ES = "es", "Español"
+
+
+client_language = _at.choice(
+    "client_language", msg("Language of the client’s report and card"), PaperLanguage
+)
+workplace_language = _at.choice(
+    "workplace_language", msg("Language of the workplace copy"), PaperLanguage
+)
+
+
 class Unconfirmed(Choice):
     """What the client's paper does with findings that nobody has confirmed."""
 

@@ -7,7 +7,8 @@ from dataclasses import dataclass
 from ...catalogue import Posture, Quantity, quantities_set
 from ...choices import Choice
 from ...intake import REGIONS
-from ...language import msg
+from ...language import msg, pgettext
+from ...words import say_posture
 from .desk import moves
 from .field import Field
 from .group import FieldGroup
@@ -42,7 +43,7 @@ class SettingFields:
 
 
 def _setting(posture: Posture, quantity: Quantity) -> SettingFields:
-    place, key = FieldGroup(f"set.{posture}", posture.title()), quantity.key
+    place, key = FieldGroup(f"set.{posture}", say_posture(posture).title()), quantity.key
     label = msg("{label}, set to target and not measured", label=quantity.label)
     return SettingFields(
         measured=place.quantity(quantity, quantity.label, part=key),
@@ -66,7 +67,7 @@ setting = {
 preset = {
     posture: FieldGroup("set.preset", msg("Presets")).amount(
         posture,
-        msg("Saved on key, {posture}", posture=posture),
+        msg("Saved on key, {posture}", posture=say_posture(posture)),
         "",
         1,
         20,
@@ -126,7 +127,7 @@ class Owner(Choice):
 
     PRACTITIONER = "practitioner", msg("Practitioner")
     CLIENT = "client", msg("Client")
-    WORKPLACE = "workplace", msg("Workplace")
+    WORKPLACE = "workplace", pgettext("the employer", "Workplace")
 
 
 @dataclass(frozen=True, eq=False)

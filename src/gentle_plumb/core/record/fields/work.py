@@ -8,6 +8,7 @@ from ...catalogue import TIERS, Posture, Quantity, own_numbers
 from ...choices import Choice, YesNo
 from ...language import msg
 from ...policy import POLICY_QUESTIONS, POLICY_RANGES, STANDING, PolicyQuestion
+from ...words import say_posture
 from .field import Field
 from .group import FieldGroup
 
@@ -69,7 +70,7 @@ class OwnFindingFields:
 
 
 def _own_number(posture: Posture, quantity: Quantity) -> OwnNumberFields:
-    place = FieldGroup(f"work.{posture}", posture.title())
+    place = FieldGroup(f"work.{posture}", say_posture(posture).title())
     return OwnNumberFields(
         value=place.quantity(
             quantity, msg("{label}, my number", label=quantity.label), part=quantity.key

@@ -1,3 +1,4 @@
+import { i18n } from "@lingui/core";
 import { api, type Schemas, type Unit, unwrap } from "@/shared/api/client";
 import type { View } from "@/shared/api/queries";
 import { Line, pythonWorker, Troubled } from "@/shared/python/line";
@@ -33,7 +34,7 @@ export class CoreRunner {
 
   /** Begin to load the core, and open a visit as it is at a revision. */
   async open(visitId: string, revision: number): Promise<void> {
-    const key = `${visitId}@${revision}`;
+    const key = `${visitId}@${revision}@${i18n.locale}`;
     if (this.broken || this.opened?.key === key) return;
     const mine = { key, ready: false };
     this.opened = mine;
@@ -50,7 +51,11 @@ export class CoreRunner {
     }
     try {
       this.line ??= new Line(this.makeWorker());
-      await this.line.ask({ kind: "open", given: JSON.stringify(given) });
+      await this.line.ask({
+        kind: "open",
+        given: JSON.stringify(given),
+        language: i18n.locale || "en",
+      });
       if (this.opened === mine) mine.ready = true;
     } catch {
       this.giveUp();

@@ -8,6 +8,7 @@ import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { Select } from "@/shared/ui/select";
 import { Skeleton } from "@/shared/ui/skeleton";
+import { sayPosture } from "@/shared/words/postures";
 import { useDrawingStore, usePicked } from "../../state/drawing-store";
 import { useVisitFacts } from "../../state/facts";
 import { useNavigation } from "../../state/navigation";
@@ -124,7 +125,7 @@ export function MeasurePanel() {
         {!next
           ? t`Continue to Work out`
           : turns
-            ? t`Now ${next.posture}: ${next.label}`
+            ? t`Now ${sayPosture(next.posture)}: ${next.label}`
             : t`Next: ${next.label}`}
       </Button>
       <DimensionList all={all} present={name} onChoose={choose} />

@@ -1,4 +1,5 @@
 import { t } from "@lingui/core/macro";
+import { Trans } from "@lingui/react/macro";
 import type { Schemas } from "@/shared/api/client";
 import { quantity } from "@/shared/quantity";
 import { CheckBox } from "@/shared/ui/check-box";
@@ -40,14 +41,14 @@ function Way({ moves, way }: { moves: readonly Move[]; way: "up" | "down" }) {
               disabled={readOnly}
               onChange={(on) => queue.type(path, on ? "done" : "", unit)}
             >
-              {move.label}
               {to ? (
-                <>
-                  {" to "}
-                  <b className="figures">{quantity(to, unit)}</b>
-                </>
+                <Trans>
+                  {move.label} to <b className="figures">{quantity(to, unit)}</b>
+                </Trans>
+              ) : how ? (
+                `${move.label}: ${how}`
               ) : (
-                how && `: ${how}`
+                move.label
               )}
             </CheckBox>
           </li>

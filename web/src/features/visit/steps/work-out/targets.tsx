@@ -1,4 +1,4 @@
-import { t } from "@lingui/core/macro";
+import { plural, t } from "@lingui/core/macro";
 import { Plural, Trans } from "@lingui/react/macro";
 import { memo, useState } from "react";
 import type { Schemas } from "@/shared/api/client";
@@ -8,6 +8,7 @@ import { Button } from "@/shared/ui/button";
 import { Fold, Folds } from "@/shared/ui/folds";
 import { Notice } from "@/shared/ui/notice";
 import { Skeleton } from "@/shared/ui/skeleton";
+import { sayPosture } from "@/shared/words/postures";
 import { within } from "@/shared/words/within";
 import { FieldRow } from "../../field-row";
 import { Lines } from "../../lines";
@@ -83,7 +84,7 @@ export function Targets() {
             ? t`Nothing to change`
             : waiting.length === 0
               ? t`Everything is set`
-              : t`${count(waiting.length)} to set`}
+              : plural(waiting.length, { one: "One thing to set", other: "# things to set" })}
       </h2>
       {known && waiting.length > toSet.length && toSet.length > 0 && (
         <p className="text-soft">
@@ -103,7 +104,7 @@ export function Targets() {
         {known
           ? drawnVisit.hard.length
             ? t`Solve this first; the angles matter less until then.`
-            : t`Total out of range, ${drawnVisit.seated_possible ? "seated" : "standing"}: ${outOfRange(drawnVisit)}`
+            : t`Total out of range, ${sayPosture(drawnVisit.seated_possible ? "seated" : "standing")}: ${outOfRange(drawnVisit)}`
           : t`The ${from} and everything that depends on it need more information.`}{" "}
         {known && <Decider />}
       </p>
@@ -155,8 +156,10 @@ export function Targets() {
         }}
       >
         {(drawnVisit.seated_possible ? BOTH : STANDING).map((posture) => (
-          <section key={posture} aria-label={posture} className="mb-4">
-            <h3 className="border-b border-ink pb-1 text-sm font-semibold capitalize">{posture}</h3>
+          <section key={posture} aria-label={sayPosture(posture)} className="mb-4">
+            <h3 className="border-b border-ink pb-1 text-sm font-semibold first-letter:uppercase">
+              {sayPosture(posture)}
+            </h3>
             {posture === "standing" && drawnVisit.why_not_standing && (
               <p className="border-b border-hair py-2 text-sm">{drawnVisit.why_not_standing}</p>
             )}
@@ -226,23 +229,6 @@ function change(row: Row): string {
   return row.state === "in_band"
     ? t`in range, ${quantity(row.change ?? "", row.unit)}`
     : t`as found`;
-}
-
-function count(many: number): string {
-  const words = [
-    t`Nothing`,
-    t`One thing`,
-    t`Two things`,
-    t`Three things`,
-    t`Four things`,
-    t`Five things`,
-    t`Six things`,
-    t`Seven things`,
-    t`Eight things`,
-    t`Nine things`,
-    t`Ten things`,
-  ]; // prettier-ignore
-  return words[many] ?? t`${many} things`;
 }
 
 /** A target; drawn again only where something of it is otherwise. */

@@ -1,0 +1,41 @@
+"""Every copy of a report in the language of who reads it."""
+
+from __future__ import annotations
+
+from typing import TypeVar
+
+from pydantic import BaseModel
+
+from ...core.language import language_of
+from ...core.record import Record, fields
+from ..paper_models import Papers
+from ..said import spoken
+
+P = TypeVar("P", bound=BaseModel)
+
+
+def in_their_languages(papers: Papers, record: Record, language: str) -> Papers:
+    """Return every copy in the language of who reads it.
+
+    Parameters
+    ----------
+    papers : Papers
+    record : Record
+        Of the visit: it says what the client and the workplace read.
+    language : str
+        What the practice reads, by its tag; also where the visit says nothing.
+
+    """
+    read = {
+        "client": record[fields.report.client_language] or language,
+        "workplace": record[fields.report.workplace_language] or language,
+        "record": language,
+    }
+    return Papers(
+        **{copy: spoken_copy(getattr(papers, copy), str(tag or "en")) for copy, tag in read.items()}
+    )
+
+
+def spoken_copy(paper: P, tag: str) -> P:
+    """Return one paper in a language, which it says from now on."""
+    return spoken(paper.model_copy(update={"language": tag}), language_of(tag))
