@@ -34,7 +34,7 @@ export class CoreRunner {
 
   /** Begin to load the core, and open a visit as it is at a revision. */
   async open(visitId: string, revision: number): Promise<void> {
-    const key = `${visitId}@${revision}@${i18n.locale}`;
+    const key = held(visitId, revision);
     if (this.broken || this.opened?.key === key) return;
     const mine = { key, ready: false };
     this.opened = mine;
@@ -71,7 +71,7 @@ export class CoreRunner {
 
   /** Whether the page's own core holds this visit at this revision. */
   ready(visitId: string, revision: number): boolean {
-    return this.opened?.ready === true && this.opened.key === `${visitId}@${revision}`;
+    return this.opened?.ready === true && this.opened.key === held(visitId, revision);
   }
 
   /** The visit drawn with what has just been typed; null if the page's core does not hold that revision. */
@@ -89,7 +89,7 @@ export class CoreRunner {
   /** Apply a change that the server has saved, so that the visit need not be reopened. */
   keep(visitId: string, revision: number, values: Record<string, unknown>): void {
     if (!this.line || !this.ready(visitId, revision - 1)) return;
-    this.opened = { key: `${visitId}@${revision}`, ready: true };
+    this.opened = { key: held(visitId, revision), ready: true };
     void this.line.ask({ kind: "keep", values: JSON.stringify(values) }).catch(() => this.giveUp());
   }
 
@@ -128,6 +128,9 @@ export class CoreRunner {
     );
   }
 }
+
+/** What a visit is held under: in another language it is opened anew. */
+const held = (visitId: string, revision: number) => `${visitId}@${revision}@${i18n.locale}`;
 
 /** The visit and the place of it that a bench is held at: `visit#place`, the main one without. */
 const idOf = (visit: string) => visit.split("#", 1)[0] ?? visit;
