@@ -141,7 +141,7 @@ def test_a_whole_visit_without_network_outlives_the_browser_and_merges(
     for name in ("Work out", "Set", "Pace", "Report"):
         step(page, name)
     expect(page.get_by_text("signing and printing need the server")).to_be_visible()
-    expect(page.get_by_role("region", name="Client’s report")).to_contain_text("Wren Castell")
+    expect(page.get_by_role("article", name="Client’s report")).to_contain_text("Wren Castell")
 
     tablet.cut(False)
     tablet.sign_in_again()

@@ -131,11 +131,11 @@ def look_and_take_over(desk: Page, program) -> None:
     desk.goto(program.address)
     row = desk.get_by_role("region", name="Answers to review").get_by_role("listitem")
     row.filter(has_text="Runa Oakes").get_by_role("link").click()
-    expect(desk.get_by_role("heading", name="Triage: Visit")).to_be_visible()
+    expect(desk.get_by_role("heading", name="Sorted as: Visit")).to_be_visible()
     expect(desk.get_by_text("Back of the neck: 8 of 10")).to_be_visible()
     assert violations(desk) == []
     desk.get_by_role("radio", name="Visit", exact=True).click()
-    desk.get_by_role("button", name="Decide: visit").click()
+    desk.get_by_role("button", name="Record decision: visit").click()
     expect(desk.get_by_text("decided by Ines Calloway")).to_be_visible()
     desk.get_by_role("button", name="Copy answers").click()
     expect(desk.get_by_text("entries copied")).to_be_visible()
@@ -144,7 +144,7 @@ def look_and_take_over(desk: Page, program) -> None:
     desk.goto(f"{desk.url}?part=reason")
     expect(desk.get_by_label("Reason for the visit")).to_have_value("My neck by noon, and my hands")
     desk.get_by_role("button", name="Confirm").click()
-    expect(desk.get_by_text("From the client")).to_have_count(0)
+    expect(desk.get_by_text("Reported by the client")).to_have_count(0)
 
 
 def test_a_client_answers_at_home_and_it_arrives_marked_as_theirs(

@@ -102,7 +102,7 @@ export function Gate() {
     <>
       <a
         href="#main"
-        className="fixed top-2 left-2 z-50 -translate-y-20 bg-ink px-4 py-2.5 text-ground focus:translate-y-0"
+        className="fixed top-2 start-2 z-50 -translate-y-20 bg-ink px-4 py-2.5 text-ground focus:translate-y-0"
       >
         {t`Skip to main content`}
       </a>

@@ -100,7 +100,7 @@ function SideBar({ onLeave, onHelp }: Acts) {
   return (
     <nav
       aria-label={t`Places`}
-      className="sticky top-0 flex h-screen w-[200px] shrink-0 flex-col overflow-y-auto border-r border-hair px-4 py-5"
+      className="sticky top-0 flex h-screen w-[200px] shrink-0 flex-col overflow-y-auto border-e border-hair px-4 py-5"
     >
       <div className="mb-8 flex items-center gap-2.5 px-2">
         <Logo />

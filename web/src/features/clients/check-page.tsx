@@ -1,4 +1,4 @@
-import { msg, t } from "@lingui/core/macro";
+import { msg, plural, t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Link, useNavigate, useParams } from "@tanstack/react-router";
 import { useState } from "react";
@@ -84,7 +84,7 @@ function Seen({ check, writes }: { check: Check; writes: boolean }) {
               {check.reasons.map((reason) => (
                 <li key={reason.says} className="border-b border-hair py-2">
                   <p>
-                    <b className="mr-2 border border-ink px-1.5 text-sm">{LEVELS[reason.level]}</b>
+                    <b className="me-2 border border-ink px-1.5 text-sm">{LEVELS[reason.level]}</b>
                     {reason.says}
                   </p>
                   <p className="text-sm text-soft">{reason.answers.join(" · ")}</p>
@@ -118,7 +118,7 @@ function Seen({ check, writes }: { check: Check; writes: boolean }) {
                       className="grid grid-cols-[minmax(0,1fr)_minmax(0,auto)] gap-4 border-b border-hair py-1"
                     >
                       <dt>{answer.says}</dt>
-                      <dd className="figures max-w-80 text-right font-semibold" dir="auto">
+                      <dd className="figures max-w-80 text-end font-semibold" dir="auto">
                         {answer.answer}
                       </dd>
                     </div>
@@ -205,7 +205,9 @@ function TakeOver({ check }: { check: Check }) {
           {takeOver.error && <Notice role="alert">{takeOver.error.message}</Notice>}
           {done && (
             <Notice role="status">
-              {done.taken === 0 ? t`Nothing new to copy.` : t`${done.taken} entries copied.`}
+              {done.taken === 0
+                ? t`Nothing new to copy.`
+                : plural(done.taken, { one: "# entry copied.", other: "# entries copied." })}
               {done.kept.length > 0 && t` Already recorded, not changed: ${done.kept.join(", ")}.`}
             </Notice>
           )}

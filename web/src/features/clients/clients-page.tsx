@@ -139,11 +139,11 @@ function Row({
         {last ? t`Last visit ${shortDate(last)}` : t`No visits yet`}
       </p>
       <p className="figures text-sm text-soft">{due && t`Follow-up ${shortDate(due)}`}</p>
-      <span className="desk:text-right">
+      <span className="desk:text-end">
         {begin && (
           <Button
             look="quiet"
-            className="relative z-10 -ml-4 desk:ml-0"
+            className="relative z-10 -ms-4 desk:ms-0"
             aria-label={t`New visit for ${client.name}`}
             onClick={() => void begin(client.id).catch(() => undefined)}
           >

@@ -1,4 +1,4 @@
-import { t } from "@lingui/core/macro";
+import { plural, t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
@@ -129,7 +129,7 @@ function Proof({ erasure, name, onDone }: { erasure: Erasure; name: string; onDo
               {erasure.what === "client" ? name : t`The photos of ${name}`}, on {onDay(erasure.at)}:
             </Trans>
           </p>
-          <ul className="figures mt-1 list-disc pl-5">
+          <ul className="figures mt-1 list-disc ps-5">
             {erasure.counts.map((line) => (
               <li key={line}>{line}</li>
             ))}
@@ -150,7 +150,10 @@ function Proof({ erasure, name, onDone }: { erasure: Erasure; name: string; onDo
 /** What was searched after an erasure, and until when backups hold what is gone. */
 export function afterwards({ left_over, backups_until }: Erasure): string {
   const searched = left_over
-    ? t`${left_over} rows still contain it. Contact your administrator.`
+    ? plural(left_over, {
+        one: "# row still contains it. Contact your administrator.",
+        other: "# rows still contain it. Contact your administrator.",
+      })
     : t`Checked afterwards: nothing is left in the database.`;
   const backups = backups_until
     ? t`Earlier backups contain it until ${onDay(backups_until)}.`

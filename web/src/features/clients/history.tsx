@@ -27,7 +27,7 @@ export function History({ clientId }: { clientId: string }) {
     <>
       <section aria-label={t`Over time`} className="mb-8">
         <h2 className="mb-1 text-lg">{t`Over time`}</h2>
-        <ol className="ml-1.5 border-l-2 border-ink">
+        <ol className="ms-1.5 border-s-2 border-ink">
           {data.events.map((event, value) => {
             const day = event.at.slice(0, 10);
             const same = value > 0 && data.events[value - 1]?.at.slice(0, 10) === day;
@@ -35,11 +35,11 @@ export function History({ clientId }: { clientId: string }) {
               <li
                 // biome-ignore lint/suspicious/noArrayIndexKey: events have no name of their own
                 key={value}
-                className="relative grid gap-x-4 py-1 pl-5 desk:grid-cols-[110px_1fr]"
+                className="relative grid gap-x-4 py-1 ps-5 desk:grid-cols-[110px_1fr]"
               >
                 <span
                   aria-hidden="true"
-                  className={`absolute top-2.5 -left-[7px] size-3 border-2 border-ink ${event.kind === "visit" || event.kind === "signed" ? "bg-ink" : "rounded-full bg-ground"}`}
+                  className={`absolute top-2.5 -start-[7px] size-3 border-2 border-ink ${event.kind === "visit" || event.kind === "signed" ? "bg-ink" : "rounded-full bg-ground"}`}
                 />
                 <span className={`figures ${same ? "text-transparent" : "text-soft"}`}>
                   {shortDate(event.at)}
@@ -72,9 +72,9 @@ export function History({ clientId }: { clientId: string }) {
             <table className="figures border-b border-hair text-sm">
               <thead>
                 <tr className="border-b border-ink">
-                  <th className="py-1 pr-6 text-left font-semibold">{t`Dimension`}</th>
+                  <th className="py-1 pe-6 text-start font-semibold">{t`Dimension`}</th>
                   {data.visits.map((day) => (
-                    <th key={day} className="px-3 text-right font-semibold whitespace-nowrap">
+                    <th key={day} className="px-3 text-end font-semibold whitespace-nowrap">
                       {shortDate(day)}
                     </th>
                   ))}
@@ -83,11 +83,11 @@ export function History({ clientId }: { clientId: string }) {
               <tbody>
                 {data.body.map((line) => (
                   <tr key={line.label} className="border-b border-hair">
-                    <th scope="row" className="py-1 pr-6 text-left font-sans font-normal">
+                    <th scope="row" className="py-1 pe-6 text-start font-sans font-normal">
                       {line.label}
                     </th>
                     {line.values.map((value, at) => (
-                      <td key={data.visits[at]} className="px-3 text-right whitespace-nowrap">
+                      <td key={data.visits[at]} className="px-3 text-end whitespace-nowrap">
                         {value || "–"}
                       </td>
                     ))}
@@ -120,7 +120,7 @@ function Says({ event }: { event: Event }): ReactNode {
             href={`/api/reports/${event.report_id}.pdf?copy=${copy}`}
             target="_blank"
             rel="noreferrer"
-            className="ml-3 underline"
+            className="ms-3 underline"
           >
             {COPY_WORDS[copy] ?? copy}
           </a>

@@ -142,7 +142,7 @@ function Shelf({
               onEdit && (
                 <Button
                   look="quiet"
-                  className="-mt-1.5 -mr-3"
+                  className="-mt-1.5 -me-3"
                   aria-label={t`Change ${item.name}`}
                   onClick={() => onEdit({ item, piece: item.piece, begin: item })}
                 >
@@ -162,7 +162,7 @@ function Shelf({
               onEdit && (
                 <Button
                   look="quiet"
-                  className="-mt-1.5 -mr-3"
+                  className="-mt-1.5 -me-3"
                   aria-label={t`Copy ${kind.name}`}
                   onClick={() =>
                     onEdit({
@@ -213,7 +213,7 @@ function Workstations({
             onEdit && (
               <Button
                 look="quiet"
-                className="-mt-1.5 -mr-3"
+                className="-mt-1.5 -me-3"
                 aria-label={t`Change ${item.name}`}
                 onClick={() => onEdit({ item, piece: WORKSTATION, begin: item })}
               >

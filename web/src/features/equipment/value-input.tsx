@@ -50,13 +50,13 @@ export function ValueInput({
             aria-invalid={wrong !== null || undefined}
             aria-describedby={wrong ? `${id}-wrong` : undefined}
             onChange={(event) => onChange(event.target.value)}
-            className={`min-h-11 rounded-[3px] border border-ink/60 bg-ground px-3 ${numeric ? "figures w-28 text-right" : "w-44"}`}
+            className={`min-h-11 rounded-[3px] border border-ink/60 bg-ground px-3 ${numeric ? "figures w-28 text-end" : "w-44"}`}
           />
           <span className="w-7 text-sm text-soft">{/[a-z]$/i.test(value) ? "" : shown}</span>
         </span>
       </div>
       {wrong && (
-        <p id={`${id}-wrong`} role="alert" className="border-l-4 border-ink pl-2 text-sm">
+        <p id={`${id}-wrong`} role="alert" className="border-s-4 border-ink ps-2 text-sm">
           {wrong}
         </p>
       )}

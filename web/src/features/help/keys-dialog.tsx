@@ -117,7 +117,7 @@ function Table({ rows }: { rows: readonly (readonly [string, string])[] }) {
       <tbody>
         {rows.map(([name, words]) => (
           <tr key={name} className="border-b border-hair align-top">
-            <th scope="row" className="figures w-24 py-1.5 pr-3 text-left font-semibold">
+            <th scope="row" className="figures w-24 py-1.5 pe-3 text-start font-semibold">
               {name}
             </th>
             <td className="py-1.5">{words}</td>

@@ -182,12 +182,12 @@ function Understood({ preview }: { preview: Schemas["Preview"] }) {
       </p>
       <table className="w-full border-collapse text-sm">
         <thead>
-          <tr className="text-left text-soft">
+          <tr className="text-start text-soft">
             <th className="font-normal">{t`Client`}</th>
             <th className="font-normal">{t`Visit`}</th>
-            <th className="text-right font-normal">{t`Dimensions`}</th>
-            <th className="text-right font-normal">{t`Readings`}</th>
-            <th className="text-right font-normal">{t`New`}</th>
+            <th className="text-end font-normal">{t`Dimensions`}</th>
+            <th className="text-end font-normal">{t`Readings`}</th>
+            <th className="text-end font-normal">{t`New`}</th>
           </tr>
         </thead>
         <tbody>
@@ -202,9 +202,9 @@ function Understood({ preview }: { preview: Schemas["Preview"] }) {
               <td className="figures">
                 {understood.visit_on} {!understood.visit_known && <b>{t`new`}</b>}
               </td>
-              <td className="figures text-right">{understood.dimensions}</td>
-              <td className="figures text-right">{understood.values}</td>
-              <td className="figures text-right font-semibold">{understood.new}</td>
+              <td className="figures text-end">{understood.dimensions}</td>
+              <td className="figures text-end">{understood.values}</td>
+              <td className="figures text-end font-semibold">{understood.new}</td>
             </tr>
           ))}
         </tbody>

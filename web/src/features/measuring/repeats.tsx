@@ -17,17 +17,17 @@ export function Repeats({ unit }: { unit: Unit }) {
           <h2 className="text-lg">{name}</h2>
           <table className="w-full border-collapse">
             <thead>
-              <tr className="text-left text-sm text-soft">
+              <tr className="text-start text-sm text-soft">
                 <th className="font-normal">{t`Dimension`}</th>
-                <th className="text-right font-normal">{t`Pairs`}</th>
-                <th className="text-right font-normal">{t`Over the limit`}</th>
-                <th className="text-right font-normal">
+                <th className="text-end font-normal">{t`Pairs`}</th>
+                <th className="text-end font-normal">{t`Over the limit`}</th>
+                <th className="text-end font-normal">
                   <Trans>Error, {unit}</Trans>
                 </th>
-                <th className="text-right font-normal">
+                <th className="text-end font-normal">
                   <Trans>90% interval, {unit}</Trans>
                 </th>
-                <th className="text-right font-normal">
+                <th className="text-end font-normal">
                   <Trans>Used, {unit}</Trans>
                 </th>
               </tr>
@@ -37,18 +37,18 @@ export function Repeats({ unit }: { unit: Unit }) {
                 ?.filter((one) => one.member === name)
                 .map((one) => (
                   <tr key={one.dimension} className="border-t border-hair">
-                    <th scope="row" className="h-9 text-left font-normal">
+                    <th scope="row" className="h-9 text-start font-normal">
                       {one.label}
                     </th>
-                    <td className="figures text-right">{one.pairs}</td>
-                    <td className="figures text-right">{one.over_limit || "–"}</td>
-                    <td className="figures text-right font-semibold">{one.error}</td>
-                    <td className="figures text-right text-soft">
+                    <td className="figures text-end">{one.pairs}</td>
+                    <td className="figures text-end">{one.over_limit || "–"}</td>
+                    <td className="figures text-end font-semibold">{one.error}</td>
+                    <td className="figures text-end text-soft">
                       <Trans>
                         {one.low} to {one.high}
                       </Trans>
                     </td>
-                    <td className="figures text-right">{one.reckoned}</td>
+                    <td className="figures text-end">{one.reckoned}</td>
                   </tr>
                 ))}
             </tbody>

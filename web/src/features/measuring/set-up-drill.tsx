@@ -52,12 +52,12 @@ export function SetUpDrill({ unit }: { unit: Unit }) {
               aria-pressed={given === index}
               aria-keyshortcuts={String(index + 1)}
               onClick={() => give(index)}
-              className="justify-between! text-left"
+              className="justify-between! text-start"
             >
               <span>
                 {option}
                 {said?.right === index && (
-                  <Check size={16} role="img" aria-label="right" className="ml-2 inline" />
+                  <Check size={16} role="img" aria-label="right" className="ms-2 inline" />
                 )}
               </span>{" "}
               <span className="figures text-sm text-soft">{index + 1}</span>

@@ -12,7 +12,7 @@ export function Troubles({ lines }: { lines: readonly Line[] }) {
   return (
     <table className="mt-2 w-full text-sm">
       <thead>
-        <tr className="text-left text-soft">
+        <tr className="text-start text-soft">
           <th className="w-24 font-normal">{t`Line`}</th>
           <th className="w-44 font-normal">{t`Field`}</th>
           <th className="font-normal">{t`Problem`}</th>
@@ -24,8 +24,8 @@ export function Troubles({ lines }: { lines: readonly Line[] }) {
             key={`${line.line} ${line.field} ${line.reason}`}
             className="border-t border-hair align-top"
           >
-            <td className="figures py-1 pr-2">{line.line}</td>
-            <td className="py-1 pr-2 break-words">{line.field}</td>
+            <td className="figures py-1 pe-2">{line.line}</td>
+            <td className="py-1 pe-2 break-words">{line.field}</td>
             <td className="py-1">{line.reason}</td>
           </tr>
         ))}

@@ -183,7 +183,7 @@ export function AuditLogPage() {
         </Button>
       )}
       {before !== undefined && (
-        <Button look="quiet" className="mt-4 ml-2" onClick={() => setBefore(undefined)}>
+        <Button look="quiet" className="mt-4 ms-2" onClick={() => setBefore(undefined)}>
           {t`Latest entries`}
         </Button>
       )}

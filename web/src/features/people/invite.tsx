@@ -199,10 +199,10 @@ export function Waiting() {
                 {link.trouble && link.letter !== "sent" && `. ${link.trouble}`}
               </Trans>
             </span>
-            <span className="desk:text-right">
+            <span className="desk:text-end">
               <Button
                 look="quiet"
-                className="-ml-4 desk:ml-0"
+                className="-ms-4 desk:ms-0"
                 disabled={again.isPending}
                 onClick={() =>
                   again.mutate({ params: { path: { door_id: link.id } } }, { onSuccess: setMade })

@@ -1,4 +1,4 @@
-import { t } from "@lingui/core/macro";
+import { plural, t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { useRef } from "react";
 import { Refused } from "@/shared/api/client";
@@ -25,7 +25,12 @@ export function Languages() {
             <span>
               <b lang={language.language}>{language.name}</b>{" "}
               <span className="text-soft">
-                {language.open ? t`${language.open} messages not translated` : "complete"}
+                {language.open
+                  ? plural(language.open, {
+                      one: "# message not translated",
+                      other: "# messages not translated",
+                    })
+                  : t`complete`}
                 {language.direction === "rtl" && t`, right to left`}
               </span>
             </span>

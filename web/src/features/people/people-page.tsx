@@ -86,11 +86,10 @@ export function PeoplePage() {
                 </CheckBox>
               )}
             </div>
-            <span className="min-h-11 desk:text-right">
+            <span className="-ms-4 flex min-h-11 flex-wrap desk:ms-0 desk:justify-end">
               {owns && member.has_second_factor && member.email !== me?.email && (
                 <Button
                   look="quiet"
-                  className="-ml-4 desk:ml-0"
                   disabled={reset.isPending}
                   onClick={() => reset.mutate({ params: { path: { member_id: member.id } } })}
                 >
@@ -99,17 +98,13 @@ export function PeoplePage() {
                 </Button>
               )}
               {owns && member.email !== me?.email && (
-                <Button
-                  look="quiet"
-                  className="-ml-4 desk:ml-0"
-                  onClick={() => setResetting(member)}
-                >
+                <Button look="quiet" onClick={() => setResetting(member)}>
                   {t`Reset password`}
                   <Whose>{member.name}</Whose>
                 </Button>
               )}
               {owns && member.email !== me?.email && (
-                <Button look="quiet" className="-ml-4 desk:ml-0" onClick={() => setLeaving(member)}>
+                <Button look="quiet" onClick={() => setLeaving(member)}>
                   {t`Remove from team…`}
                   <Whose>{member.name}</Whose>
                 </Button>

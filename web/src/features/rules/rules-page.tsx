@@ -58,7 +58,7 @@ export function RulesPage() {
                   type="button"
                   aria-current={draft?.id === bundle.id}
                   onClick={() => setDraft(opened(bundle))}
-                  className="min-h-12 w-full py-1 text-left hover:bg-deep aria-[current=true]:bg-deep"
+                  className="min-h-12 w-full py-1 text-start hover:bg-deep aria-[current=true]:bg-deep"
                 >
                   <b>{bundle.name}</b>
                   <span className="block text-sm text-soft">
@@ -237,7 +237,7 @@ function Editor({
         )}
         <Button onClick={onDone}>{t`Close`}</Button>
         {mayWrite && draft.id !== null && (
-          <Button look="quiet" className="ml-auto" onClick={remove}>
+          <Button look="quiet" className="ms-auto" onClick={remove}>
             {t`Delete`}
           </Button>
         )}
@@ -264,7 +264,7 @@ function Pick({
   const name = standing ? t`${question.label}, standing` : question.label;
   return (
     <div className="grid items-center gap-x-3 gap-y-1 py-1 desk:grid-cols-[220px_1fr]">
-      <span className={standing ? "pl-4 text-sm text-soft" : "font-semibold"}>
+      <span className={standing ? "ps-4 text-sm text-soft" : "font-semibold"}>
         {standing ? t`standing alone` : question.label}
       </span>
       <span>

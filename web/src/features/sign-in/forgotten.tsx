@@ -20,7 +20,7 @@ export function Forgotten({ email, mails }: { email: string; mails: boolean }) {
     return (
       <Button
         look="quiet"
-        className="mt-3 -ml-4"
+        className="mt-3 -ms-4"
         onClick={() => {
           setAddress(email);
           setOpen(true);

@@ -83,7 +83,7 @@ export function SignInPage({ notice }: { notice?: ReactNode }) {
               <button
                 key={person.email}
                 type="button"
-                className="block min-h-11 w-full border-t border-hair py-1.5 text-left text-sm hover:bg-deep"
+                className="block min-h-11 w-full border-t border-hair py-1.5 text-start text-sm hover:bg-deep"
                 onClick={() => {
                   setEmail(person.email);
                   setPassword(person.password);

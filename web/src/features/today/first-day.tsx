@@ -79,7 +79,7 @@ export function FirstDay() {
       </ul>
       <Button
         look="quiet"
-        className="-ml-4"
+        className="-ms-4"
         onClick={() => {
           sessionStorage.setItem(LATER, "1");
           setLater(true);

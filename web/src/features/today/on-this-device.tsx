@@ -32,7 +32,7 @@ export function OnThisDevice({ lines }: { lines: readonly Line[] }) {
       {(away || !nothing) && (
         <section
           aria-label={t`On this device`}
-          className="mb-8 border-l-4 border-ink bg-deep px-4 py-3"
+          className="mb-8 border-s-4 border-ink bg-deep px-4 py-3"
         >
           <h2 className="text-lg">{t`On this device`}</h2>
           <p className="text-sm">

@@ -88,7 +88,7 @@ export function DateEntry({ path, id, ahead }: { path: string; id: string; ahead
           onBlur={leave}
           onKeyDown={(event) => event.key === "Enter" && leave()}
           className={clsx(
-            "figures min-h-11 w-full rounded-[3px] bg-ground pr-12 pl-3 text-lg placeholder:text-base placeholder:text-soft",
+            "figures min-h-11 w-full rounded-[3px] bg-ground pe-12 ps-3 text-lg placeholder:text-base placeholder:text-soft",
             unread ? "border-2 border-ink" : "border border-ink/60",
           )}
         />
@@ -96,7 +96,7 @@ export function DateEntry({ path, id, ahead }: { path: string; id: string; ahead
           <Popover.Root open={open} onOpenChange={setOpen}>
             <Popover.Trigger
               aria-label={t`Choose from calendar`}
-              className="absolute top-0 right-0 grid size-11 place-items-center"
+              className="absolute top-0 end-0 grid size-11 place-items-center"
             >
               <CalendarDays size={18} aria-hidden="true" />
             </Popover.Trigger>

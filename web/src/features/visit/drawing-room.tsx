@@ -28,7 +28,7 @@ export const DrawingRoom = memo(function DrawingRoom({
   if (phone) return <Sheet inFlow={room === "paper"} taken={taken} trying={trying} />;
   if (away) return null;
   return (
-    <div className="relative flex min-h-0 min-w-0 flex-col border-l border-hair">
+    <div className="relative flex min-h-0 min-w-0 flex-col border-s border-hair">
       <div
         ref={setRoom}
         tabIndex={taken ? 0 : -1}

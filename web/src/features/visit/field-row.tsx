@@ -219,8 +219,8 @@ export function TextEntry({
             : undefined
         }
         autoComplete="off"
-        className={`figures w-full rounded-[3px] bg-ground pl-3 ${edge} ${
-          large ? "min-h-16 pr-10 text-3xl font-semibold" : "min-h-11 pr-10 text-lg"
+        className={`figures w-full rounded-[3px] bg-ground ps-3 ${edge} ${
+          large ? "min-h-16 pe-10 text-3xl font-semibold" : "min-h-11 pe-10 text-lg"
         }`}
         onChange={(event) => change(event.target.value)}
         onKeyDown={(event) => {
@@ -232,7 +232,7 @@ export function TextEntry({
       />
       {suffix && (
         <span
-          className={`pointer-events-none absolute top-1/2 right-3 -translate-y-1/2 text-soft ${large ? "text-lg" : "text-sm"}`}
+          className={`pointer-events-none absolute top-1/2 end-3 -translate-y-1/2 text-soft ${large ? "text-lg" : "text-sm"}`}
           aria-hidden="true"
         >
           {/[a-z"'″′]\s*$/i.test(common.value) ? "" : suffix}

@@ -61,7 +61,7 @@ export function SaveStatus({ queue, brief }: { queue: ChangeQueue; brief: boolea
         {wordsFor(snapshot, pictures, away, brief)}
       </span>
       {snapshot.full && (
-        <span role="alert" className="border-l-4 border-ink pl-2 text-sm leading-tight">
+        <span role="alert" className="border-s-4 border-ink ps-2 text-sm leading-tight">
           {t`This device is full. Keep this page open until everything has been sent.`}
         </span>
       )}

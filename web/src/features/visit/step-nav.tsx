@@ -24,7 +24,7 @@ export function StepNav({
   return (
     <nav aria-label={t`Steps of the visit`} className="relative min-w-0 desk:h-full">
       <div
-        className="absolute top-[21px] right-0 left-0 h-px bg-ink/70 desk:top-0 desk:right-auto desk:bottom-[7%] desk:left-[21px] desk:h-auto desk:w-px"
+        className="absolute top-[21px] end-0 start-0 h-px bg-ink/70 desk:top-0 desk:end-auto desk:bottom-[7%] desk:start-[21px] desk:h-auto desk:w-px"
         aria-hidden="true"
       />
       <ol className="flex h-full justify-between px-1 desk:flex-col desk:px-0 desk:pt-2 desk:pb-4">
@@ -39,7 +39,7 @@ export function StepNav({
                 type="button"
                 onClick={() => onGo(step.step)}
                 aria-current={here ? "step" : undefined}
-                className="relative flex h-11 min-w-11 items-center gap-2 desk:h-auto desk:min-h-12 desk:w-full desk:pl-1 desk:text-left"
+                className="relative flex h-11 min-w-11 items-center gap-2 desk:h-auto desk:min-h-12 desk:w-full desk:ps-1 desk:text-start"
               >
                 <span className="grid w-11 shrink-0 place-items-center desk:w-9">
                   {here ? <BobMark /> : known ? <StepMarker share={share} /> : <Bead />}
@@ -54,7 +54,7 @@ export function StepNav({
                   className={clsx(
                     "text-sm leading-tight desk:block",
                     here
-                      ? "z-10 bg-paper font-semibold whitespace-nowrap max-desk:-ml-2 max-desk:px-1"
+                      ? "z-10 bg-paper font-semibold whitespace-nowrap max-desk:-ms-2 max-desk:px-1"
                       : "hidden",
                     !here && share < 1 && "text-soft",
                   )}

@@ -66,7 +66,7 @@ export function VisitHeader({
     { label: t`Shortcuts and symbols`, key: "?", icon: CircleHelp, act: onHelp },
   ];
   return (
-    <header className="col-span-full flex min-w-0 items-center gap-1 border-b border-hair px-2 desk:gap-4 desk:pr-3">
+    <header className="col-span-full flex min-w-0 items-center gap-1 border-b border-hair px-2 desk:gap-4 desk:pe-3">
       <Link
         to="/"
         aria-label={t`Back to Today`}

@@ -70,7 +70,7 @@ export function Download({
       onClick={() => void fetchIt()}
     >
       <Arrow size={16} aria-hidden="true" />
-      <span className="flex-1 text-left">{children}</span>
+      <span className="flex-1 text-start">{children}</span>
       {busy && (
         <span role="status" className="figures text-sm text-soft">
           {coming === null || coming === undefined ? t`Preparing…` : `${coming}%`}

@@ -50,7 +50,7 @@ export function Fold({
         <Accordion.Header asChild>
           <div>
             <Accordion.Trigger
-              className={clsx("min-h-12 w-full py-2 text-left hover:bg-deep/60", buttonClass)}
+              className={clsx("min-h-12 w-full py-2 text-start hover:bg-deep/60", buttonClass)}
             >
               {summary}
             </Accordion.Trigger>

@@ -28,11 +28,11 @@ export function Modal({
           className="fixed top-1/2 left-1/2 z-50 max-h-[88dvh] w-[min(560px,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto border border-ink/60 bg-ground p-6"
           {...(says ? {} : { "aria-describedby": undefined })}
         >
-          <Dialog.Title className="pr-10 text-xl">{title}</Dialog.Title>
+          <Dialog.Title className="pe-10 text-xl">{title}</Dialog.Title>
           {says && <Dialog.Description className="mt-1 text-soft">{says}</Dialog.Description>}
           <div className="mt-4">{children}</div>
           <Dialog.Close
-            className="absolute top-3 right-3 grid size-11 place-items-center hover:bg-deep"
+            className="absolute top-3 end-3 grid size-11 place-items-center hover:bg-deep"
             aria-label={t`Close`}
           >
             <X size={18} />

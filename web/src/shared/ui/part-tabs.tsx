@@ -55,9 +55,9 @@ export function PartTabs({
             key={id}
             value={id}
             className={clsx(
-              "flex min-h-11 min-w-6 shrink-0 items-center justify-center gap-1 border-b-2 pointer-coarse:min-w-11 border-transparent text-sm whitespace-nowrap text-soft @md:mr-3 data-[state=active]:border-ink data-[state=active]:font-semibold data-[state=active]:text-ink",
+              "flex min-h-11 min-w-6 shrink-0 items-center justify-center gap-1 border-b-2 pointer-coarse:min-w-11 border-transparent text-sm whitespace-nowrap text-soft @md:me-3 data-[state=active]:border-ink data-[state=active]:font-semibold data-[state=active]:text-ink",
               aside &&
-                "desk:w-full desk:justify-start desk:border-b-0 desk:border-l-2 desk:border-l-hair desk:px-3 desk:text-left desk:text-base desk:hover:bg-deep desk:data-[state=active]:border-l-ink desk:data-[state=active]:bg-deep",
+                "desk:w-full desk:justify-start desk:border-b-0 desk:border-s-2 desk:border-s-hair desk:px-3 desk:text-start desk:text-base desk:hover:bg-deep desk:data-[state=active]:border-s-ink desk:data-[state=active]:bg-deep",
             )}
           >
             <span className={aside ? "desk:flex-1" : ""}>{name}</span>

@@ -15,7 +15,7 @@ export function SearchField({
       <Search
         size={18}
         aria-hidden="true"
-        className="pointer-events-none absolute top-1/2 left-3 -translate-y-1/2 text-soft"
+        className="pointer-events-none absolute top-1/2 start-3 -translate-y-1/2 text-soft"
       />
       <input
         autoComplete="off"
@@ -25,7 +25,7 @@ export function SearchField({
         data-search=""
         value={value}
         onChange={(event) => onChange(event.target.value)}
-        className="min-h-11 w-full rounded-[3px] border border-ink/60 bg-ground pr-3 pl-10 placeholder:text-soft"
+        className="min-h-11 w-full rounded-[3px] border border-ink/60 bg-ground pe-3 ps-10 placeholder:text-soft"
       />
     </span>
   );

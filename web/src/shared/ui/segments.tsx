@@ -34,8 +34,8 @@ export function Segments({
           value={choice.value}
           disabled={choice.disabled ?? false}
           className={clsx(
-            "moves min-h-11 min-w-11 border bg-ground px-3 text-left text-sm disabled:opacity-50 data-[state=checked]:border-ink data-[state=checked]:bg-ink data-[state=checked]:text-ground",
-            compact ? "-ml-px border-ink/60" : "rounded-[3px] border-ink/60 hover:bg-deep",
+            "moves min-h-11 min-w-11 border bg-ground px-3 text-start text-sm disabled:opacity-50 data-[state=checked]:border-ink data-[state=checked]:bg-ink data-[state=checked]:text-ground",
+            compact ? "-ms-px border-ink/60" : "rounded-[3px] border-ink/60 hover:bg-deep",
           )}
         >
           {choice.label}

@@ -32,7 +32,7 @@ export function Select({
       <Radix.Trigger
         aria-label={label}
         className={clsx(
-          "inline-flex min-h-11 min-w-0 items-center justify-between gap-2 rounded-[3px] border border-ink/60 bg-ground px-3 text-left disabled:opacity-50",
+          "inline-flex min-h-11 min-w-0 items-center justify-between gap-2 rounded-[3px] border border-ink/60 bg-ground px-3 text-start disabled:opacity-50",
           className,
         )}
       >

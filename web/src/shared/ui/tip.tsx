@@ -21,7 +21,7 @@ export function Tip({
           className="z-50 max-w-64 bg-ink px-2.5 py-1.5 text-sm text-ground"
         >
           {words}
-          {hotkey && <kbd className="figures ml-2 opacity-70">{hotkey}</kbd>}
+          {hotkey && <kbd className="figures ms-2 opacity-70">{hotkey}</kbd>}
         </Tooltip.Content>
       </Tooltip.Portal>
     </Tooltip.Root>

@@ -17,7 +17,7 @@ export function WhatIfBar() {
     >
       <button
         type="button"
-        className="min-h-11 min-w-0 flex-1 px-2 text-left text-sm leading-5"
+        className="min-h-11 min-w-0 flex-1 px-2 text-start text-sm leading-5"
         onClick={() => setPart("try")}
       >
         <span className="block truncate font-semibold underline">

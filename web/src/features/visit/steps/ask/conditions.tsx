@@ -56,7 +56,7 @@ export function Conditions({ onDone }: { onDone: () => void }) {
                 </p>
               )}
               {on && (
-                <div className="mt-1 mb-2 space-y-2 border-l-4 border-ink pl-3 text-sm">
+                <div className="mt-1 mb-2 space-y-2 border-s-4 border-ink ps-3 text-sm">
                   {more.map((field) => (
                     <FieldRow key={field.id} field={field} />
                   ))}

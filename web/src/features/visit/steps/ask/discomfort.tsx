@@ -79,7 +79,7 @@ export function Discomfort() {
               type="button"
               aria-current={region === now ? "true" : undefined}
               onClick={() => setChosen(region.id)}
-              className={`flex min-h-11 w-full items-center justify-between text-left ${region === now ? "font-semibold" : ""}`}
+              className={`flex min-h-11 w-full items-center justify-between text-start ${region === now ? "font-semibold" : ""}`}
             >
               {region.label}
               <span className="figures">

@@ -30,7 +30,7 @@ function Sum({ fields }: { fields: readonly Field[] }) {
   const whole = parts.reduce((sum, field) => sum + hours(field), 0);
   return (
     <div className="sticky top-0 z-10 mb-4 border-b border-hair bg-paper pb-3">
-      <p className="figures text-right">
+      <p className="figures text-end">
         <Trans>
           <span className="text-lg font-semibold">{i18n.number(drawnVisit.hours)}&nbsp;h</span> in
           all

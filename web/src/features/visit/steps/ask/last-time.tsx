@@ -26,7 +26,7 @@ export function LastTime() {
         )}
       </summary>
       {since.worse.length > 0 && (
-        <p className="figures mb-2 border-l-4 border-ink pl-2">
+        <p className="figures mb-2 border-s-4 border-ink ps-2">
           <b>{t`Worse:`}</b> {since.worse.join("; ")}.
         </p>
       )}

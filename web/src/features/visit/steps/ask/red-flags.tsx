@@ -116,7 +116,7 @@ function FlagAnswer({
   const byMe = me ? `${me.name}, ${longDate(dayOf(new Date()))}` : "";
   const waits = by && !cells.get(by.id)?.typed && !readOnly;
   return (
-    <div className={`border-b border-hair py-1 ${there ? "border-l-4 border-l-ink bg-deep" : ""}`}>
+    <div className={`border-b border-hair py-1 ${there ? "border-s-4 border-s-ink bg-deep" : ""}`}>
       <div className={there ? "px-3 pt-1" : ""}>
         <FieldRow field={sign} />
       </div>

@@ -70,11 +70,11 @@ export function Pieces() {
                 type="button"
                 aria-expanded={shown}
                 onClick={() => setOpen(shown ? null : piece.id)}
-                className="flex min-h-12 w-full items-center gap-2 text-left"
+                className="flex min-h-12 w-full items-center gap-2 text-start"
               >
                 {shown ? <ChevronDown size={16} /> : <ChevronRight size={16} />}
                 <span className="font-semibold">{piece.label}</span>
-                <span className="ml-auto truncate text-sm text-soft">{summary(mine, cells)}</span>
+                <span className="ms-auto truncate text-sm text-soft">{summary(mine, cells)}</span>
               </button>
             </h3>
             {shown && (
@@ -91,7 +91,7 @@ export function Pieces() {
                 )}
                 <FieldsForm fields={mine} />
                 {piece.id === "desk" && drawnVisit?.display && (
-                  <p className="mt-2 border-l-4 border-ink pl-3" role="status">
+                  <p className="mt-2 border-s-4 border-ink ps-3" role="status">
                     <Trans>
                       {drawnVisit.display} Set shows the height the display should read.
                     </Trans>

@@ -49,7 +49,7 @@ export function Room() {
                   <div key={item.id} className="border-b border-hair py-2">
                     {main && <FieldRow field={main} />}
                     {wrong && (
-                      <div className="mt-1.5 border-l-4 border-ink pl-3 text-sm">
+                      <div className="mt-1.5 border-s-4 border-ink ps-3 text-sm">
                         <p>
                           {item.why} <b>{item.advice}</b>
                         </p>

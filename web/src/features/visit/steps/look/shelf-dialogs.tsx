@@ -1,4 +1,4 @@
-import { t } from "@lingui/core/macro";
+import { plural, t } from "@lingui/core/macro";
 import { type FormEvent, type ReactNode, useState } from "react";
 import { fieldId } from "@/shared/api/field-ids";
 import { useShelf, useShelfChanges } from "@/shared/api/queries";
@@ -76,7 +76,7 @@ export function FromShelf({
                 <li key={item.id} className="border-b border-hair">
                   <button
                     type="button"
-                    className="min-h-11 w-full text-left hover:bg-deep"
+                    className="min-h-11 w-full text-start hover:bg-deep"
                     onClick={() => take(item.values, piece === WORKSTATION ? item.id : undefined)}
                   >
                     <b>{item.name}</b> <span className="text-soft">{item.place}</span>
@@ -95,7 +95,7 @@ export function FromShelf({
             <li key={kind.id} className="border-b border-hair">
               <button
                 type="button"
-                className="min-h-11 w-full text-left hover:bg-deep"
+                className="min-h-11 w-full text-start hover:bg-deep"
                 onClick={() => take(kind.values)}
               >
                 {kind.name}
@@ -150,7 +150,7 @@ export function KeepOnShelf({
         open={open}
         onOpenChange={setOpen}
         title={piece === WORKSTATION ? t`Save this workstation` : t`Save to equipment list`}
-        says={t`${many} values will be saved.`}
+        says={plural(many, { one: "# value will be saved.", other: "# values will be saved." })}
       >
         <form onSubmit={submit} className="space-y-4">
           <NameAndPlace name={name} place={place} onName={setName} onPlace={setPlace} />

@@ -214,7 +214,7 @@ function Listed({
     <Collapsible.Root open={open} onOpenChange={setChosen} asChild>
       <section className="mt-4">
         <h3 className="border-b border-ink text-sm font-semibold">
-          <Collapsible.Trigger className="flex min-h-11 w-full items-center gap-2 text-left">
+          <Collapsible.Trigger className="flex min-h-11 w-full items-center gap-2 text-start">
             <span aria-hidden="true">{open ? "▾" : "▸"}</span>
             <span className="flex-1">{title}</span>
             <span className="figures font-normal text-soft">
@@ -252,7 +252,7 @@ function Line({ field, here, onChoose }: { field: Field; here: boolean; onChoose
         type="button"
         aria-current={here ? "true" : undefined}
         onClick={onChoose}
-        className={`flex min-h-11 w-full items-center justify-between gap-2 text-left ${here ? "bg-deep font-semibold" : ""}`}
+        className={`flex min-h-11 w-full items-center justify-between gap-2 text-start ${here ? "bg-deep font-semibold" : ""}`}
       >
         <span>
           {(cell?.state === "refused" || cell?.state === "stale") && "! "}

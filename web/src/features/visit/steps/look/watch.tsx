@@ -52,7 +52,7 @@ export function Watch() {
         {t`Watch the client work for a few minutes. Tap what you see on the figure; tap again to remove it. Mark the standing figure separately.`}
       </p>
       {marked.length === 0 && (
-        <p className="border-l-4 border-hair pl-3 text-soft">
+        <p className="border-s-4 border-hair ps-3 text-soft">
           {watched
             ? t`Observed: none seen. Unmarked habits count as absent.`
             : t`Nothing marked yet. Until you mark something, the report says habits were not observed.`}
@@ -78,13 +78,13 @@ export function Watch() {
               type="button"
               aria-expanded={habit === now}
               onClick={() => setChosen(habit === now ? null : habit.id)}
-              className="flex min-h-11 w-full items-center justify-between gap-2 text-left"
+              className="flex min-h-11 w-full items-center justify-between gap-2 text-start"
             >
               <span className={habit === now ? "font-semibold" : ""}>{habit.label}</span>
               <span className="shrink-0 text-sm text-soft">{said(habit.id, fields, cells)}</span>
             </button>
             {habit === now && (
-              <div className="space-y-3 pb-3 pl-3">
+              <div className="space-y-3 pb-3 ps-3">
                 {more.map((field) => (
                   <FieldRow key={field.id} field={field} />
                 ))}

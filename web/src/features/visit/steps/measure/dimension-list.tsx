@@ -65,7 +65,7 @@ function Group({
               type="button"
               aria-current={measured.dimension === present ? "true" : undefined}
               onClick={() => onChoose(measured.dimension)}
-              className={`flex min-h-11 w-full items-center justify-between gap-2 border-b text-left ${
+              className={`flex min-h-11 w-full items-center justify-between gap-2 border-b text-start ${
                 measured.dimension === present ? "border-ink bg-deep font-semibold" : "border-hair"
               }`}
             >

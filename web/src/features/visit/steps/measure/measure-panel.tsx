@@ -175,7 +175,7 @@ function Again({ onChoose }: { onChoose: (name: string) => void }) {
           <li key={remeasure.dimension} className="border-b border-hair">
             <button
               type="button"
-              className="min-h-11 w-full py-1.5 text-left hover:bg-deep"
+              className="min-h-11 w-full py-1.5 text-start hover:bg-deep"
               onClick={() => onChoose(remeasure.dimension)}
             >
               <span className="font-semibold">

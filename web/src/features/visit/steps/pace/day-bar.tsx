@@ -46,6 +46,7 @@ export function DayBar({
   return (
     // biome-ignore lint/a11y/useKeyWithClickEvents: by keys a spell is picked under Hour by hour
     <figure
+      dir="ltr"
       className="relative mb-2"
       style={{ width: bar.width, maxWidth: "100%" }}
       onClick={readOnly ? undefined : tap}
@@ -155,7 +156,7 @@ function Edge({
     >
       <span
         aria-hidden="true"
-        className="absolute top-4 bottom-1 w-0 border-l-2 border-ink opacity-60 group-hover:opacity-100 group-focus-visible:opacity-100"
+        className="absolute top-4 bottom-1 w-0 border-s-2 border-ink opacity-60 group-hover:opacity-100 group-focus-visible:opacity-100"
       />
       <span
         aria-hidden="true"

@@ -10,7 +10,7 @@ export function LimitsOfTheDay() {
   );
   if (held.length === 0) return null;
   return (
-    <ul className="mb-3 border-l-4 border-ink pl-3 text-sm" aria-label={t`Limits for the day`}>
+    <ul className="mb-3 border-s-4 border-ink ps-3 text-sm" aria-label={t`Limits for the day`}>
       {held.map(({ care, limit }) => (
         <li key={`${care.id} ${limit.id}`} className="max-w-[880px]">
           <p className={limit.cleared ? "text-soft line-through" : ""}>

@@ -54,7 +54,7 @@ export function Movements() {
               <p className="figures">
                 <b>{one.dose}.</b> {one.start}.
               </p>
-              <ol className="mt-1 list-decimal pl-5">
+              <ol className="mt-1 list-decimal ps-5">
                 {one.steps.map((step) => (
                   <li key={step}>{step}</li>
                 ))}
@@ -160,7 +160,7 @@ function Figure({ label, figures }: { label: string; figures: Figures }) {
     >
       <button
         type="button"
-        className="flex w-full flex-wrap text-left"
+        className="flex w-full flex-wrap text-start"
         disabled={unwanted}
         onClick={() => setStopped(!stopped)}
       >

@@ -91,7 +91,7 @@ export function PacePanel() {
       {page && !page.day && (
         <Notice>
           <Trans>Record hours by task to lay out the day. </Trans>
-          <Button className="ml-2" onClick={() => seek("ask.hours.typing")}>
+          <Button className="ms-2" onClick={() => seek("ask.hours.typing")}>
             {t`Hours by task`}
           </Button>
         </Notice>
@@ -145,7 +145,7 @@ export function PacePanel() {
           <div className="grid max-w-[880px] gap-x-10 desk:grid-cols-2">
             <FieldsForm fields={group} />
             {present === "eyes" && page?.day && (
-              <p className="mt-2 self-start border-l-2 border-ink pl-3">{page.day.eyes}</p>
+              <p className="mt-2 self-start border-s-2 border-ink ps-3">{page.day.eyes}</p>
             )}
           </div>
         )}

@@ -74,7 +74,7 @@ function Line({ rhythm, suggested = false }: { rhythm: Shown; suggested?: boolea
     <RadioGroup.Item
       value={rhythm.id}
       disabled={!rhythm.possible}
-      className="moves grid w-full grid-cols-[minmax(0,1fr)_auto] gap-x-4 border-b border-hair px-2 py-2 text-left hover:bg-ground disabled:opacity-70 data-[state=checked]:bg-ground data-[state=checked]:outline-2 data-[state=checked]:-outline-offset-2 data-[state=checked]:outline-ink"
+      className="moves grid w-full grid-cols-[minmax(0,1fr)_auto] gap-x-4 border-b border-hair px-2 py-2 text-start hover:bg-ground disabled:opacity-70 data-[state=checked]:bg-ground data-[state=checked]:outline-2 data-[state=checked]:-outline-offset-2 data-[state=checked]:outline-ink"
     >
       <span>
         <span className="font-semibold">{rhythm.label}</span>
@@ -84,7 +84,7 @@ function Line({ rhythm, suggested = false }: { rhythm: Shown; suggested?: boolea
         </span>
       </span>
       {rhythm.possible && totals && (
-        <span className="figures self-center text-right text-sm">
+        <span className="figures self-center text-end text-sm">
           {[
             t`sit ${totals.sit}`,
             ...(totals.stand ? [t`stand ${totals.stand}`] : []),

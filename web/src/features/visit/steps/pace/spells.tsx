@@ -12,11 +12,11 @@ export function Spells({
   return (
     <table className="w-full max-w-[880px] border-collapse text-sm">
       <thead>
-        <tr className="border-b border-ink text-left">
+        <tr className="border-b border-ink text-start">
           <th className="py-1 font-semibold">{t`From`}</th>
           <th className="font-semibold">{t`To`}</th>
           <th className="font-semibold">{t`Posture`}</th>
-          <th className="pr-4 text-right font-semibold">{t`Minutes`}</th>
+          <th className="pe-4 text-end font-semibold">{t`Minutes`}</th>
           <th className="font-semibold">{t`Tasks`}</th>
         </tr>
       </thead>
@@ -35,7 +35,7 @@ export function Spells({
               )}
               {spell.kind === "own" && <span className="text-soft"> {t`by hand`}</span>}
             </td>
-            <td className="figures pr-4 text-right">{spell.minutes}</td>
+            <td className="figures pe-4 text-end">{spell.minutes}</td>
             <td className="text-soft">{spell.tasks}</td>
           </tr>
         ))}

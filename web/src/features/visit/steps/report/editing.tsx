@@ -178,7 +178,7 @@ function Words({
           data-grip=""
           aria-expanded={open || !!typed}
           onClick={() => setOpen(!open)}
-          className={`min-h-11 flex-1 py-2 text-left ${out ? "text-soft line-through" : ""}`}
+          className={`min-h-11 flex-1 py-2 text-start ${out ? "text-soft line-through" : ""}`}
         >
           {title}
         </button>

@@ -21,10 +21,10 @@ const MARKS: Record<NonNullable<Run["marks"]>[number], string> = {
 const FRAMES: Record<NonNullable<Of<"group">["frame"]>, string> = {
   "": "",
   boxed: "mt-2 border border-ink p-2",
-  barred: "mt-2 border-l-2 border-ink pl-2",
+  barred: "mt-2 border-s-2 border-ink ps-2",
   tinted: "bg-paper p-2",
 };
-const ALIGNS = { left: "text-left", right: "text-right", center: "text-center" };
+const ALIGNS = { left: "text-start", right: "text-end", center: "text-center" };
 
 /** A paper as it would be signed: letterhead, title and the blocks that the PDF is set from too. */
 export function PaperSheet({
@@ -43,7 +43,7 @@ export function PaperSheet({
     >
       <div className="flex flex-wrap justify-between gap-x-6 text-sm text-soft">
         <p className="font-semibold">{paper.practice}</p>
-        <p className="text-right whitespace-pre-line">{(paper.letterhead ?? []).join("\n")}</p>
+        <p className="text-end whitespace-pre-line">{(paper.letterhead ?? []).join("\n")}</p>
       </div>
       <h3 className="mt-2 text-2xl">{layout.title}</h3>
       <p className="mb-2">{layout.about}</p>
@@ -113,7 +113,7 @@ function Runs({ runs }: { runs: readonly Run[] }) {
 function ItemList({ block }: { block: Of<"items"> }) {
   const List = block.numbered ? "ol" : "ul";
   return (
-    <List className={`pl-5 ${block.numbered ? "list-decimal" : "list-disc"}`}>
+    <List className={`ps-5 ${block.numbered ? "list-decimal" : "list-disc"}`}>
       {block.items.map((item) => (
         <li key={JSON.stringify(item)} className="py-0.5">
           <Runs runs={item} />

@@ -98,7 +98,7 @@ export function ReportPanel() {
                   )}
                 </span>
               </p>
-              <ul className="pl-6 text-sm">
+              <ul className="ps-6 text-sm">
                 {COPIES.filter(({ value }) =>
                   value === "workplace" ? workplace : value in report.copies,
                 ).map(({ value }) => (

@@ -56,7 +56,7 @@ export function Signing({
       {draft.checks.some((check) => check.path.endsWith(".verdict")) && <Unconfirmed />}
       {!blocked && (
         <>
-          <ul className="my-4 list-disc pl-5" aria-label={t`What you are signing`}>
+          <ul className="my-4 list-disc ps-5" aria-label={t`What you are signing`}>
             {draft.summary.map((line) => (
               <li key={line} className="figures">
                 {line}
@@ -133,7 +133,7 @@ function Group({
     <li key={`${check.path} ${check.says}`}>
       <button
         type="button"
-        className="min-h-9 w-full py-1 text-left text-sm underline-offset-2 first-letter:uppercase hover:underline"
+        className="min-h-9 w-full py-1 text-start text-sm underline-offset-2 first-letter:uppercase hover:underline"
         onClick={() => onGo(check.path)}
       >
         {check.says}
@@ -143,7 +143,7 @@ function Group({
   return (
     <section
       aria-label={name}
-      className={`mb-2 border-l-4 px-3 py-1 ${blocks ? "border-ink bg-deep" : "border-hair"}`}
+      className={`mb-2 border-s-4 px-3 py-1 ${blocks ? "border-ink bg-deep" : "border-hair"}`}
     >
       <h3 className="flex justify-between font-semibold">
         {name} <span className="figures text-soft">{checks.length}</span>

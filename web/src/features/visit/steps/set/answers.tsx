@@ -142,7 +142,7 @@ function Nudges({ action }: { action: Action }) {
       <div className="mt-1 flex flex-wrap gap-1.5">
         {action.nudges.map((nudge) => (
           <Button key={nudge.reason} onClick={() => put(nudge)} className="py-1 text-sm">
-            <span className="text-left">
+            <span className="text-start">
               {nudge.reason}
               <span className="block text-soft">{nudge.by}</span>
             </span>

@@ -139,11 +139,11 @@ function StepList({
   return (
     <table className="mt-5 w-full text-sm">
       <thead>
-        <tr className="border-b border-ink text-left">
+        <tr className="border-b border-ink text-start">
           <th className="py-1 font-semibold">{t`Adjust in this order`}</th>
-          <th className="pl-2 text-right font-semibold">{t`Setting`}</th>
-          <th className="pl-2 text-right font-semibold whitespace-nowrap">{t`Left at`}</th>
-          <th className="pl-2 text-right font-semibold whitespace-nowrap">{t`Still off`}</th>
+          <th className="ps-2 text-end font-semibold">{t`Setting`}</th>
+          <th className="ps-2 text-end font-semibold whitespace-nowrap">{t`Left at`}</th>
+          <th className="ps-2 text-end font-semibold whitespace-nowrap">{t`Still off`}</th>
         </tr>
       </thead>
       <tbody className="figures">
@@ -153,7 +153,7 @@ function StepList({
           return [
             (!before || headingOf(before) !== heading) && (
               <tr key={`${step.action.id} group`}>
-                <th colSpan={4} className="pt-3 text-left font-sans text-soft">
+                <th colSpan={4} className="pt-3 text-start font-sans text-soft">
                   {heading}
                 </th>
               </tr>
@@ -179,19 +179,19 @@ function Line({ step, here, onChoose }: { step: Step; here: boolean; onChoose: (
       <td className="p-0">
         <button
           type="button"
-          className="min-h-8 w-full py-1 text-left font-sans"
+          className="min-h-8 w-full py-1 text-start font-sans"
           onClick={onChoose}
         >
           {nameOf(step)}
           {action.posture === "standing" && <span className="text-soft"> {t`standing`}</span>}
         </button>
       </td>
-      <td className="pl-2 text-right whitespace-nowrap">{row ? withUnit(row, row.setting) : ""}</td>
-      <td className="pl-2 text-right font-semibold whitespace-nowrap">
+      <td className="ps-2 text-end whitespace-nowrap">{row ? withUnit(row, row.setting) : ""}</td>
+      <td className="ps-2 text-end font-semibold whitespace-nowrap">
         {!row || row.left === null ? (word ? "" : "·") : withUnit(row, row.left)}
         {row?.left_unmeasured && <span title={t`not measured`}>*</span>}
       </td>
-      <td className="pl-2 text-right whitespace-nowrap">
+      <td className="ps-2 text-end whitespace-nowrap">
         {action.moved ? (
           t`aim moved`
         ) : word ? (
@@ -205,7 +205,7 @@ function Line({ step, here, onChoose }: { step: Step; here: boolean; onChoose: (
             size={16}
             role="img"
             aria-label={row?.left ? t`as worked out` : "done"}
-            className="ml-auto inline"
+            className="ms-auto inline"
           />
         ) : null}
       </td>

@@ -64,7 +64,7 @@ export function Settle() {
               {settle.steps.map((step) => (
                 <Button
                   key={step.says}
-                  className="justify-start py-1.5 text-left text-sm"
+                  className="justify-start py-1.5 text-start text-sm"
                   onClick={() => see(step)}
                 >
                   <span>

@@ -72,11 +72,11 @@ function ThePair({ pair }: { pair: Pair }) {
   return (
     <>
       <table className="mt-4 w-full text-sm">
-        <caption className="border-b border-ink pb-1 text-left font-semibold">
+        <caption className="border-b border-ink pb-1 text-start font-semibold">
           {t`Sitting and standing`}
         </caption>
         <thead>
-          <tr className="text-left text-soft">
+          <tr className="text-start text-soft">
             <th className="py-1 font-normal">{t`What`}</th>
             <th className="font-normal">{t`Sitting`}</th>
             <th className="font-normal">{t`Standing`}</th>
@@ -85,8 +85,8 @@ function ThePair({ pair }: { pair: Pair }) {
         <tbody>
           {pair.lines.map((line) => (
             <tr key={line.key} className="border-t border-hair align-top">
-              <td className="py-1 pr-2">{line.label}</td>
-              <td className="py-1 pr-2">{said(line.seated, line.unit, line.seated_by)}</td>
+              <td className="py-1 pe-2">{line.label}</td>
+              <td className="py-1 pe-2">{said(line.seated, line.unit, line.seated_by)}</td>
               <td className="py-1">{said(line.standing, line.unit, line.standing_by)}</td>
             </tr>
           ))}

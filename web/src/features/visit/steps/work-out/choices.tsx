@@ -129,7 +129,7 @@ function Positions({
     };
   }, [question.id, path, at, unit, revision]);
   return (
-    <fieldset className="mb-3 ml-1 border-l border-ink/40 pl-3">
+    <fieldset className="mb-3 ms-1 border-s border-ink/40 ps-3">
       <legend className="text-sm font-semibold">
         {standing ? t`Standing only` : question.standing ? t`Both postures` : t`Options`}
         {inherited && <span className="font-normal text-soft"> {t`as seated`}</span>}
@@ -154,7 +154,7 @@ function Positions({
             </span>
           </label>
           {position.id !== at && (
-            <div className="pl-7">
+            <div className="ps-7">
               {moved[position.id] ? (
                 <SettingChanges
                   of={moved[position.id] ?? []}
@@ -168,7 +168,7 @@ function Positions({
         </div>
       ))}
       {cells.get(path)?.typed && !readOnly && (
-        <Button look="quiet" className="-ml-4 underline" onClick={() => queue.type(path, "", unit)}>
+        <Button look="quiet" className="-ms-4 underline" onClick={() => queue.type(path, "", unit)}>
           <Trans>Back to {standing ? t`as seated` : t`the practice’s`}</Trans>
         </Button>
       )}

@@ -101,7 +101,7 @@ export function Findings() {
             )}
           </h3>
           {cause.explains.length > 0 && (
-            <p className="pt-1 pl-7 text-sm">
+            <p className="pt-1 ps-7 text-sm">
               <Trans>May explain: {cause.explains.join("; ")}</Trans>
             </p>
           )}
@@ -114,7 +114,7 @@ export function Findings() {
         </section>
       ))}
       {drawnVisit.unexplained.length > 0 && (
-        <p className="mb-2 border-l-4 border-ink pl-3 text-sm">
+        <p className="mb-2 border-s-4 border-ink ps-3 text-sm">
           <Trans>
             Not explained by any cause found: {drawnVisit.unexplained.join("; ")}. Look again, or
             refer.
@@ -125,7 +125,7 @@ export function Findings() {
       {!readOnly && (
         <Button
           look="quiet"
-          className="mt-1 -ml-4 self-start"
+          className="mt-1 -ms-4 self-start"
           onClick={() => setAdding(crypto.randomUUID().slice(0, 8))}
         >
           <Plus size={16} aria-hidden="true" /> {t`Add your own finding`}
@@ -184,7 +184,7 @@ function One({ finding, open, onToggle }: { finding: Found; open: boolean; onTog
         data-finding={finding.id}
         aria-expanded={open}
         onClick={onToggle}
-        className="grid min-h-12 w-full grid-cols-[20px_1fr_auto] items-start gap-x-2 py-2 text-left"
+        className="grid min-h-12 w-full grid-cols-[20px_1fr_auto] items-start gap-x-2 py-2 text-start"
       >
         <Strokes severity={finding.severity} />
         <span className={dismissed ? "text-soft line-through" : ""}>
@@ -194,7 +194,7 @@ function One({ finding, open, onToggle }: { finding: Found; open: boolean; onTog
             <span className="block text-sm text-soft">{finding.words || finding.instruction}</span>
           )}
         </span>
-        <span className="figures text-right text-sm">
+        <span className="figures text-end text-sm">
           {finding.joint && finding.minutes != null && (
             <b>
               <Trans>{Math.round(finding.minutes)}&nbsp;min</Trans>
@@ -226,7 +226,7 @@ function Detail({ finding }: { finding: Found }) {
     [t`Threshold`, catalogue.sources[finding.source] ?? finding.source],
   ];
   return (
-    <div className="pb-3 pl-7 text-sm">
+    <div className="pb-3 ps-7 text-sm">
       <Lines of={lines} />
       {finding.photo && (
         <button
@@ -303,7 +303,7 @@ function Decide({ finding }: { finding: Found }) {
 function Own({ id }: { id: string }) {
   const { catalogue } = useVisitFacts();
   return (
-    <div className="mt-2 space-y-3 border-l-4 border-ink pl-3">
+    <div className="mt-2 space-y-3 border-s-4 border-ink ps-3">
       {["title", "why", "do", "severity", "workplace"].map((what) => {
         const field = memberField(catalogue, `work.own.*.${what}`, id);
         return field && <FieldRow key={field.id} field={field} />;

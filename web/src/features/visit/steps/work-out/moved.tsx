@@ -24,20 +24,18 @@ export function SettingChanges({
       <tbody>
         {of.map((settingChange) => (
           <tr key={`${settingChange.posture}.${settingChange.id}`} className="border-b border-hair">
-            <th scope="row" className="py-1 pr-2 text-left font-normal">
+            <th scope="row" className="py-1 pe-2 text-start font-normal">
               {settingChange.label}
               {settingChange.posture === "standing" && (
                 <span className="text-soft"> {t`standing`}</span>
               )}
             </th>
-            <td className="figures text-right text-soft">{settingChange.before}</td>
-            <td className="figures px-1.5 text-right whitespace-nowrap">
+            <td className="figures text-end text-soft">{settingChange.before}</td>
+            <td className="figures px-1.5 text-end whitespace-nowrap">
               {settingChange.after}
               <span className="text-soft">{quantity("", settingChange.unit)}</span>
             </td>
-            <td className="figures text-right font-semibold whitespace-nowrap">
-              {settingChange.by}
-            </td>
+            <td className="figures text-end font-semibold whitespace-nowrap">{settingChange.by}</td>
           </tr>
         ))}
       </tbody>

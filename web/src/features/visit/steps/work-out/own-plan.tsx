@@ -71,7 +71,7 @@ export function OwnPlan() {
                     {offer.temporary ? ", temporary" : ""}
                   </span>
                 </CheckBox>
-                <span className="figures text-right text-sm">
+                <span className="figures text-end text-sm">
                   {offer.price}
                   {offer.removes && <b className="block">−{offer.removes}</b>}
                 </span>

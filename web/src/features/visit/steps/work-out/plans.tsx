@@ -37,7 +37,7 @@ export function Plans() {
         {t`Each plan is the best for its price: things that don’t fit first, then degrees out of range, then cost and effort. Nothing is added for a difference too small to matter. Targets and Set follow the plan you choose.`}
       </p>
       {assumed.length > 0 && (
-        <ul className="border-l-4 border-ink pl-2 text-sm" aria-label={t`Assumptions`}>
+        <ul className="border-s-4 border-ink ps-2 text-sm" aria-label={t`Assumptions`}>
           {assumed.map((words) => (
             <li key={words}>{words}</li>
           ))}
@@ -67,7 +67,7 @@ export function Plans() {
                     </span>
                   ))}
                 </span>
-                <span className="figures text-right">
+                <span className="figures text-end">
                   <b>−{fix.removes}</b>
                   <span className="block text-sm text-soft">
                     <Trans>{fix.left} left</Trans>
@@ -134,7 +134,7 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
     >
       <div className="flex items-baseline justify-between gap-2">
         <h2 className="text-lg font-semibold">{plan.label}</h2>
-        <p className="figures text-right">
+        <p className="figures text-end">
           <b>{plan.excess}</b>
           {plan.minutes && <span className="block text-sm text-soft">{plan.minutes}</span>}
           {plan.cost && <span className="block text-sm">{plan.cost}</span>}
@@ -142,7 +142,7 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
       </div>
       {plan.over_budget && <p className="text-sm font-semibold">{plan.over_budget}</p>}
       {plan.shortfalls.length > 0 && (
-        <div className="mt-1 border-l-4 border-ink pl-2" role="note">
+        <div className="mt-1 border-s-4 border-ink ps-2" role="note">
           {plan.shortfalls.map((words) => (
             <p key={words} className="font-semibold">
               {words}
@@ -182,7 +182,7 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
                       {added.temporary ? ", temporary" : ""}
                     </span>
                   </span>
-                  <span className="figures text-right text-sm">
+                  <span className="figures text-end text-sm">
                     {added.price}
                     {added.removes && <span className="block">−{added.removes}</span>}
                     {added.mends && <span className="block">{added.mends}</span>}
@@ -218,7 +218,7 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
             />
           </details>
           {plan.cautions.map((words) => (
-            <p key={words} className="border-l-4 border-ink pl-2 text-sm">
+            <p key={words} className="border-s-4 border-ink ps-2 text-sm">
               {words}
             </p>
           ))}
@@ -261,7 +261,7 @@ function Moves({ moves }: { moves: readonly Schemas["MoveView"][] }) {
               {move.both && <span className="block text-soft">{move.both}</span>}
             </span>
             {move.seated && (
-              <span className="figures text-right">
+              <span className="figures text-end">
                 <Trans>
                   {move.seated} to {move.standing}&nbsp;{unit}
                   <span className="block font-semibold">{move.by}</span>
@@ -303,7 +303,7 @@ function Stacks() {
             value={wanted}
             onChange={(event) => setWanted(event.target.value)}
             inputMode="decimal"
-            className="figures min-h-11 w-[76px] rounded-[3px] border border-ink/50 bg-ground px-2 text-right"
+            className="figures min-h-11 w-[76px] rounded-[3px] border border-ink/50 bg-ground px-2 text-end"
           />
           {unit}
         </label>

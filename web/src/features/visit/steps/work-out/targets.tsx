@@ -114,7 +114,7 @@ export function Targets() {
             <li className="border-b border-hair">
               <button
                 type="button"
-                className="min-h-11 w-full text-left underline"
+                className="min-h-11 w-full text-start underline"
                 onClick={() => go("measure")}
               >
                 <Trans>{measured.needed - measured.done} dimensions to measure</Trans>
@@ -125,7 +125,7 @@ export function Targets() {
             <li key={field.id} className="border-b border-hair">
               <button
                 type="button"
-                className="min-h-11 w-full text-left underline"
+                className="min-h-11 w-full text-start underline"
                 onClick={() => seek(field.id)}
               >
                 {field.label}
@@ -257,7 +257,7 @@ export const TargetRow = memo(function TargetRow({
               {row.limits[0] ?? (shown === null ? row.reason : row.made_of) ?? ""}
             </span>
           </span>
-          <span className="figures text-right">
+          <span className="figures text-end">
             <span className="block text-lg leading-6 font-semibold">
               {shown === null ? "–" : `${row.estimated.length ? "~" : ""}${shown}`}
               {shown !== null && (
@@ -308,7 +308,7 @@ function TargetDetail({ row }: { row: Row }) {
     [t`Test`, row.check],
   ];
   return (
-    <div className="px-1 pb-3 pl-8 text-sm">
+    <div className="px-1 pb-3 ps-8 text-sm">
       <p className="mb-1">{row.target === null ? row.reason : row.why}</p>
       <Lines of={lines} />
       {row.overruled && (
@@ -345,16 +345,16 @@ function TargetDetail({ row }: { row: Row }) {
         ))}
         {row.key === "screen_top" && (drawnVisit?.gazes.length ?? 0) > 0 && (
           <table className="mt-1 w-full">
-            <caption className="text-left text-soft">
+            <caption className="text-start text-soft">
               {t`All screen-height rules: gaze angle to top, centre and bottom`}
             </caption>
             <tbody>
               {drawnVisit?.gazes.map((gaze) => (
                 <tr key={gaze.rule} className={gaze.chosen ? "font-semibold" : ""}>
-                  <th scope="row" className="text-left font-normal">
+                  <th scope="row" className="text-start font-normal">
                     {gaze.label}
                   </th>
-                  <td className="figures text-right">{gaze.gaze}</td>
+                  <td className="figures text-end">{gaze.gaze}</td>
                 </tr>
               ))}
             </tbody>
@@ -377,7 +377,7 @@ function TargetDetail({ row }: { row: Row }) {
             ))}
           </div>
         ) : (
-          <Button look="quiet" className="mt-1 -ml-4 underline" onClick={() => setAsking(true)}>
+          <Button look="quiet" className="mt-1 -ms-4 underline" onClick={() => setAsking(true)}>
             {t`Enter own value`}
           </Button>
         ))}

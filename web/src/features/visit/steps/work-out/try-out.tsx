@@ -88,7 +88,7 @@ export function TryOut() {
           {tried.findings.length > 0 && (
             <ul aria-label={t`Still out of range`} className="mt-2 text-sm">
               {tried.findings.map((finding) => (
-                <li key={finding.id} className="mb-1 border-l-4 border-ink pl-2">
+                <li key={finding.id} className="mb-1 border-s-4 border-ink ps-2">
                   {finding.text}
                 </li>
               ))}
@@ -212,14 +212,14 @@ const TryField = memo(function TryField({
                 setDraft(event.target.value);
                 put(field.id, event.target.value);
               }}
-              className={`figures min-h-11 w-[92px] rounded-[3px] border bg-ground px-2 text-right placeholder:text-soft placeholder:opacity-100 ${edge}`}
+              className={`figures min-h-11 w-[92px] rounded-[3px] border bg-ground px-2 text-end placeholder:text-soft placeholder:opacity-100 ${edge}`}
             />
             <span className="w-7 text-sm text-soft">{suffix}</span>
           </span>
         )}
       </div>
       {trouble && (
-        <p id={`${id}-trouble`} role="alert" className="border-l-4 border-ink pl-2 text-sm">
+        <p id={`${id}-trouble`} role="alert" className="border-s-4 border-ink ps-2 text-sm">
           {trouble}
         </p>
       )}

@@ -91,7 +91,7 @@ export function Photographs() {
                 choose(shot.id);
                 setComparing(false);
               }}
-              className="block w-full border border-ink/40 text-left text-xs aria-pressed:outline-2 aria-pressed:outline-ink"
+              className="block w-full border border-ink/40 text-start text-xs aria-pressed:outline-2 aria-pressed:outline-ink"
             >
               <Picture id={shot.id} alt="" className="aspect-[4/3] w-full bg-deep object-cover" />
               <span className="block truncate px-1 py-0.5">
@@ -161,7 +161,7 @@ export function Photographs() {
                     type="button"
                     aria-current={landmark === present ? "true" : undefined}
                     onClick={() => setMark(landmark.id)}
-                    className={`flex min-h-11 w-full items-center justify-between gap-1 border-b text-left ${
+                    className={`flex min-h-11 w-full items-center justify-between gap-1 border-b text-start ${
                       landmark === present ? "border-ink font-semibold" : "border-hair"
                     }`}
                   >
@@ -225,7 +225,7 @@ function Drop({ id, onDropped }: { id: string; onDropped: () => void }) {
   const [asking, setAsking] = useState(false);
   return (
     <>
-      <Button look="quiet" className="-ml-4" onClick={() => setAsking(true)}>
+      <Button look="quiet" className="-ms-4" onClick={() => setAsking(true)}>
         <Trash2 size={16} aria-hidden="true" /> {t`Delete this photo`}
       </Button>
       <Modal

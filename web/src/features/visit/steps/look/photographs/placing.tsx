@@ -281,7 +281,7 @@ function Magnifier({ shot, point, left }: { shot: Shot; point: Point; left: bool
   return (
     <svg
       viewBox={`${point.x - half} ${point.y - half} ${2 * half} ${2 * half}`}
-      className={`pointer-events-none absolute top-3 size-40 border-2 border-ink bg-deep ${left ? "left-3" : "right-3"}`}
+      className={`pointer-events-none absolute top-3 size-40 border-2 border-ink bg-deep ${left ? "start-3" : "end-3"}`}
       aria-hidden="true"
       data-testid="magnifier"
     >

@@ -24,8 +24,8 @@ export function Readings({ read, pair }: { read: Read; pair?: readonly [Shot, Sh
       <table className="figures mt-3 w-full text-sm">
         <caption className="sr-only">{t`Readings from photos, before and after`}</caption>
         <thead>
-          <tr className="border-b border-ink text-right">
-            <th className="py-1 text-left font-semibold">{t`Reading`}</th>
+          <tr className="border-b border-ink text-end">
+            <th className="py-1 text-start font-semibold">{t`Reading`}</th>
             <th className="font-semibold">{t`Before`}</th>
             <th className="font-semibold">{t`After`}</th>
           </tr>
@@ -34,8 +34,8 @@ export function Readings({ read, pair }: { read: Read; pair?: readonly [Shot, Sh
           {before?.readings.map((reading) => {
             const then = after?.readings.find((other) => other.id === reading.id);
             return (
-              <tr key={reading.id} className="border-b border-hair text-right">
-                <th scope="row" className="py-1.5 text-left font-normal">
+              <tr key={reading.id} className="border-b border-hair text-end">
+                <th scope="row" className="py-1.5 text-start font-normal">
                   {reading.label}
                 </th>
                 <td>{withError(reading)}</td>
@@ -65,19 +65,19 @@ export function Readings({ read, pair }: { read: Read; pair?: readonly [Shot, Sh
         )}
       <table className="figures mt-1 w-full text-sm">
         <thead>
-          <tr className="text-right text-soft">
-            <th className="text-left font-normal">
+          <tr className="text-end text-soft">
+            <th className="text-start font-normal">
               <span className="sr-only">{t`What`}</span>
             </th>
             <th className="font-normal">{t`Value`}</th>
-            <th className="pl-2 font-normal">{t`1 photo px`}</th>
-            <th className="pl-2 font-normal">{t`Camera 5°`}</th>
+            <th className="ps-2 font-normal">{t`1 photo px`}</th>
+            <th className="ps-2 font-normal">{t`Camera 5°`}</th>
           </tr>
         </thead>
         <tbody>
           {read.readings.map((reading) => (
-            <tr key={reading.id} className="border-b border-hair text-right align-top">
-              <th scope="row" className="py-1.5 text-left font-normal">
+            <tr key={reading.id} className="border-b border-hair text-end align-top">
+              <th scope="row" className="py-1.5 text-start font-normal">
                 {reading.label}
                 {reading.reason && <span className="block text-soft">{reading.reason}</span>}
               </th>
