@@ -5,6 +5,7 @@ from __future__ import annotations
 from datetime import date
 
 from gentle_plumb.core.drawing import draw_day, draw_movement
+from gentle_plumb.core.language import language_of
 from gentle_plumb.core.movements import LIBRARY
 from gentle_plumb.core.pace import totals_of
 from gentle_plumb.core.record import Record
@@ -34,7 +35,14 @@ def day_rows(table: Rows, rounds: int) -> None:
             totals_of(day.spells, micro_every=15)
 
     def calendar() -> None:
-        day_calendar(day, key="bench", visited_on=VISITED, follow_up=VISITED, walks=True)
+        day_calendar(
+            day,
+            key="bench",
+            visited_on=VISITED,
+            follow_up=VISITED,
+            walks=True,
+            language=language_of("en"),
+        )
 
     def figures() -> None:
         for movement in LIBRARY.values():

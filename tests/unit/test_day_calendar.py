@@ -6,6 +6,7 @@ import vobject
 
 from gentle_plumb.core.fit import Case
 from gentle_plumb.core.intake import person_limits
+from gentle_plumb.core.language import language_of
 from gentle_plumb.core.record import Record
 from gentle_plumb.core.visit import working_day
 from gentle_plumb.documents.day_calendar import FOLLOW_UP, day_calendar
@@ -15,12 +16,17 @@ HOURS = {"ask.hours.typing": 4.0, "ask.hours.calls": 2.0, "ask.hours.thinking": 
 VISITED = date(2026, 11, 26)
 
 
-def read_back(held=(), follow_up=None, **entries):
+def read_back(held=(), follow_up=None, language="en", **entries):
     person = person_limits({id: {} for id in held})
     case = Case(body=mean_body(), person=person)
     day = working_day(Record(HOURS | entries), case, desk_stands=True)
     made = day_calendar(
-        day, key="visit", visited_on=VISITED, follow_up=follow_up, walks=person.walks
+        day,
+        key="visit",
+        visited_on=VISITED,
+        follow_up=follow_up,
+        walks=person.walks,
+        language=language_of(language),
     )
     return day, made, vobject.readOne(made.decode()).vevent_list
 
@@ -62,3 +68,14 @@ def test_titles_hold_no_word_about_health():
         assert all(isinstance(event.dtstart.value, datetime) for event in events)
         assert not any(word in made.lower() for word in (b"dizz", b"wheel", b"pregn", b"vein"))
         assert ("wheelchair" in held) == (b"SUMMARY:Shift the weight" in made)
+
+
+def test_titles_are_in_the_language_of_the_client():
+    _, _, events = read_back(
+        follow_up=date(2026, 12, 14), language="de", **{"ask.sit_stand": "used"}
+    )
+    assert {event.summary.value.split(":")[0] for event in events} == {
+        "Stehen",
+        "Bewegen",
+        "Nachkontrolle am Arbeitsplatz",
+    }

@@ -12,7 +12,7 @@ from hashlib import sha256
 
 from icalendar import Calendar, Event
 
-from ..core.language import filled, lowered, msg
+from ..core.language import Language, filled, lowered, msg
 from ..core.pace import Spell
 from ..core.visit import WorkingDay
 
@@ -31,6 +31,7 @@ def day_calendar(
     visited_on: date,
     follow_up: date | None,
     walks: bool,
+    language: Language,
     moves: Mapping[int, str] | None = None,
 ) -> bytes:
     """Return the file.
@@ -46,6 +47,8 @@ def day_calendar(
         A whole day of its own.
     walks : bool
         Whether moving is going; else it is a shift of weight.
+    language : Language
+        What the titles are in.
     moves : mapping, optional
         Which movement is done at which time of the whole day, minutes after midnight.
 
@@ -66,12 +69,12 @@ def day_calendar(
                     weeks=weeks,
                     key=f"{key} {week}",
                     stamp=stamp,
-                    title=_title(spell, (moves or {}).get(spell.at, ""), walks=walks),
+                    title=language.say(_title(spell, (moves or {}).get(spell.at, ""), walks=walks)),
                 )
             )
     if follow_up is not None:
         event = Event()
-        event.add("summary", FOLLOW_UP)
+        event.add("summary", language.say(FOLLOW_UP))
         event.add("dtstart", follow_up)
         event.add("dtend", follow_up + timedelta(days=1))
         _quiet(event, f"{key} follow-up", stamp)

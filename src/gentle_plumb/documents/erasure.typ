@@ -1,21 +1,21 @@
 #import "paper.typ": *
 #let c = json(bytes(sys.inputs.content))
-#show: paper.with(c, "Proof of erasure")
+#show: paper.with(c, words.erasure)
 #v(6pt)
 #grid(columns: (1fr, 1fr), row-gutter: 9pt,
-  [#text(fill: soft)[Client] \ #strong(c.client)], [#text(fill: soft)[Erased] \ #c.at],
-  [#text(fill: soft)[What] \ #c.what], [#text(fill: soft)[Why] \ #c.reason],
-  [#text(fill: soft)[By] \ #c.by], [#text(fill: soft)[Reference] \ #figures(c.reference)],
+  [#text(fill: soft)[#words.client] \ #strong(c.client)], [#text(fill: soft)[#words.erased] \ #c.at],
+  [#text(fill: soft)[#words.what] \ #c.what], [#text(fill: soft)[#words.why] \ #c.reason],
+  [#text(fill: soft)[#words.erased_by] \ #c.by], [#text(fill: soft)[#words.reference] \ #figures(c.reference)],
 )
 #v(8pt)
-== What was there, and is gone
+== #words.gone
 #for line in c.counts [- #line
 ]
-== What was searched
+== #words.searched
 #c.searched
-== Backups
+== #words.backups
 #c.backups
-== In the audit log
+== #words.log
 #c.trail
 #v(10pt)
 #c.practice#if c.call != "" [ · #c.call]

@@ -1,49 +1,49 @@
 #import "paper.typ": *
 #let c = json(bytes(sys.inputs.content))
-#show: paper.with(c, said(c, "title", none-is: "Referral"))
+#show: paper.with(c, said(c, "title", none-is: words.referral))
 #v(6pt)
-#if c.to != "" [To: #strong(c.to)]
+#if c.to != "" [#words.to #strong(c.to)]
 #grid(columns: (1fr, 1fr), row-gutter: 9pt,
-  [#text(fill: soft)[Client] \ #strong(c.client)#if said(c, "birth_year", none-is: "") != "" [, born #c.birth_year]], [#text(fill: soft)[Seen on] \ #c.visited],
-  [#text(fill: soft)[Work] \ #dash(c.work)], [#text(fill: soft)[How soon] \ #strong(c.urgency)],
+  [#text(fill: soft)[#words.client] \ #strong(c.client)#if said(c, "birth_year", none-is: "") != "" [, #fill-in(words.born, year: c.birth_year)]], [#text(fill: soft)[#words.seen_on] \ #c.visited],
+  [#text(fill: soft)[#words.work] \ #dash(c.work)], [#text(fill: soft)[#words.how_soon] \ #strong(c.urgency)],
 )
 #v(8pt)
-At an assessment of the workplace, the client answered yes to this:
+#words.sign
 #boxed[#strong(c.sign)]
-This is not a diagnosis.
+#words.no_diagnosis
 #let reported = said(c, "reported")
 #if reported.len() > 0 [
-  == What the client reported
+  == #words.reported
   #for line in reported [- #line
   ]
 ] else if c.discomfort.len() > 0 [
-  == What the client reported
+  == #words.reported
   #for line in c.discomfort [- #line
   ]
 ]
 #if said(c, "seen").len() > 0 [
-  == What we saw
+  == #words.seen
   #for line in c.seen [- #line
   ]
 ]
 #if said(c, "done", none-is: "") != "" [
-  == What was done at the workplace
+  == #words.done
   #c.done
 ]
 #if c.informed != "" [
-  == What the client was told
+  == #words.informed
   #c.informed
 ]
 #if said(c, "limits").len() > 0 [
-  == What we keep to until you answer
+  == #words.limits
   #for line in c.limits [- #line
   ]
 ] else if c.precautions.len() > 0 [
-  == Known conditions
+  == #words.conditions
   #cares(c)
 ]
 #if said(c, "question", none-is: "") != "" [
-  == Our question
+  == #words.question
   #block(breakable: false)[
     #strong(c.question)
     #v(4pt)
@@ -51,13 +51,13 @@ This is not a diagnosis.
     #v(10pt)
     #grid(columns: (auto, 1fr), column-gutter: 6pt, row-gutter: 14pt, align: bottom,
       ..c.lines.map(line-of => ([#line-of], line(length: 100%, stroke: 0.5pt + soft))).flatten(),
-      [From which day], line(length: 100%, stroke: 0.5pt + soft),
-      [Name, signature, date], line(length: 100%, stroke: 0.5pt + soft),
+      [#words.from_day], line(length: 100%, stroke: 0.5pt + soft),
+      [#words.name_signature_date], line(length: 100%, stroke: 0.5pt + soft),
     )
-    #text(size: 8.5pt, fill: soft)[Please return this page to us#if c.call != "" [: #c.call]. Your answer is recorded with your name and its date.]
+    #text(size: 8.5pt, fill: soft)[#words.return#if c.call != "" [ #c.call]]
   ]
 ]
-#if c.call_back != "" [We call the client back on #c.call_back.]
+#if c.call_back != "" [#fill-in(words.call_back, day: c.call_back)]
 #v(10pt)
 #if c.by != "" [#c.by \ ]
 #c.practice#if c.call != "" [ · #c.call]

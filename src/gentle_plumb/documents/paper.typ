@@ -6,6 +6,7 @@
 #let figures(body) = text(font: "Plumb Figures", body)
 #let dash(s) = if s == "" or s == none { "–" } else { s }
 #let words = json(bytes(sys.inputs.words))
+#let fill-in(text, ..gaps) = gaps.named().pairs().fold(text, (so-far, gap) => so-far.replace("{" + gap.at(0) + "}", gap.at(1)))
 #let said(c, name, none-is: ()) = c.at(name, default: none-is)
 
 #let paper(c, title, about: none, body) = {
@@ -52,7 +53,7 @@
 #let boxed(body) = block(stroke: 1pt + ink, inset: 8pt, width: 100%, breakable: false, body)
 #let barred(body) = block(stroke: (left: 2pt + ink), inset: (left: 8pt, y: 3pt), width: 100%, breakable: false, body)
 #let cares(c) = for care in c.precautions [
-  #barred[#strong(care.label). #if care.cleared != none [Cleared: #care.cleared.] else [#care.limit Ask: #care.ask.#for one in care.limits_cleared [ #one]]#if care.note != none [ #care.note]]
+  #barred[#strong(care.label). #if care.cleared != none [#fill-in(words.cleared, by: care.cleared)] else [#care.limit #fill-in(words.ask, whom: care.ask)#for one in care.limits_cleared [ #one]]#if care.note != none [ #care.note]]
 ]
 #let cautions(c) = [
   #for n in c.cautions [- #n

@@ -96,7 +96,9 @@ class TypstPdfRenderer:
         with spending("papers"):
             pdf, spots = self._press.submit(pressed).result()
         asked = {
-            f"done_{request.id or index}": msg("Done: {title}", title=request.title)
+            f"done_{request.id or index}": language_of(paper.language).say(
+                msg("Done: {title}", title=request.title)
+            )
             for index, request in enumerate(paper.requests)
         }
         return with_fields(pdf, [{**spot, "says": asked.get(spot["name"], "")} for spot in spots])

@@ -8,7 +8,7 @@ from uuid import UUID
 
 from pydantic import Field
 
-from ..core.language import msg
+from ..core.language import language_of, msg
 from ..core.record import fields
 from ..documents.day_calendar import day_calendar as calendar_of
 from ..schemas.client import Signature
@@ -138,5 +138,8 @@ def day_calendar(to: Services, who: Caller, visit_id: UUID, place: PlaceId = "ma
         follow_up=date.fromisoformat(due) if due else None,
         walks=results.case.person.walks,
         moves=results.movement_times,
+        language=language_of(
+            str(results.record[fields.report.client_language] or who.member.language or "en")
+        ),
     )
     return FileAnswer(content=calendar, media="text/calendar", name="working-day.ics")

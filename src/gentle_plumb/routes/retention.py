@@ -12,6 +12,7 @@ from ..schemas.access import PapersRequest, ProofRequest
 from ..services.archives import MOST_BYTES
 from ..services.models import BulkJobView, ChangedPeriods, ClientView
 from ..services.papers.erasure import erasure_paper
+from ..services.papers.languages import spoken_copy
 from ..services.retention import ErasureView, RetentionView
 from ..services.system_status import Running
 from .route import Caller, FileAnswer, FileBody, Needs, Routes
@@ -73,7 +74,8 @@ def erase_photographs(
 def proof(to: Services, who: Caller, erasure_id: UUID, request: ProofRequest) -> FileAnswer:
     """The proof of an erasure as a paper; the name on it is kept nowhere."""
     proof = to.retention.proof(who.member, erasure_id)
-    pdf = to.pdf_renderer.print(erasure_paper(who.practice, proof, request.client))
+    paper = erasure_paper(who.practice, proof, request.client)
+    pdf = to.pdf_renderer.print(spoken_copy(paper, who.member.language or "en"))
     return FileAnswer(content=pdf, media="application/pdf", name="proof-of-erasure.pdf")
 
 

@@ -129,7 +129,7 @@ class ReportService:
         paper = letter_paper(practice, snapshot, workup, about)
         if paper is None:
             raise NotFound(msg("There is no such red flag or condition in this visit."))
-        return self._press.print(paper)
+        return self._press.print(spoken_copy(paper, member.language or "en"))
 
     def card(self, member: Member, practice: Practice, visit_id: UUID, unit: LengthUnit) -> bytes:
         """The target card of a visit; for all who share its workstation, one visit each.

@@ -10,7 +10,7 @@ from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
 from uuid import UUID, uuid4, uuid5
 
-from ...core.language import msg, spoken_day
+from ...core.language import language_of, msg, numeral, spoken_day
 from ..account_ports import Accounts
 from ..accounts import AccountService, token_hash
 from ..errors import AlreadyThere, NotFound
@@ -210,7 +210,7 @@ class OneTimeLinkService:
             self._links.settle_letter(replace(letter, state="dropped", url=""))
             return
         practice = self._accounts.practice(link.practice_id)
-        handed = hand_over(self._sender, _written(practice, link, letter), letter.tries)
+        handed = hand_over(self._sender, self._written(practice, link, letter), letter.tries)
         sent_at = self._clock() if handed.state == "sent" else None
         self._links.settle_letter(
             replace(
@@ -252,19 +252,28 @@ class OneTimeLinkService:
         self._links.add(link, letter)
         return MadeDoor(link=link, mailed=self.mails, url="" if self.mails else url)
 
-
-def _written(practice: Practice, link: OneTimeLink, letter: StaffLetter) -> LetterOut:
-    subject, text = _SAYS[link.kind]
-    gaps = {
-        "practice": practice.name,
-        "by": link.made_by,
-        "until": _moment(practice.local(link.ends_at)),
-        "url": letter.url,
-    }
-    return LetterOut(
-        id=letter.id, to=link.email, subject=subject.format(**gaps), text=text.format(**gaps)
-    )
+    def _written(self, practice: Practice, link: OneTimeLink, letter: StaffLetter) -> LetterOut:
+        """Return the email in its reader’s language; an invitation in that of who invites."""
+        subject, text = _SAYS[link.kind]
+        read = {
+            name: member.language
+            for member in self._accounts.members(practice.id)
+            for name in (member.name, member.email)
+        }
+        language = language_of(read.get(link.email) or read.get(link.made_by) or "en")
+        gaps = {
+            "practice": practice.name,
+            "by": link.made_by,
+            "until": _moment(practice.local(link.ends_at)),
+            "url": letter.url,
+        }
+        return LetterOut(
+            id=letter.id,
+            to=link.email,
+            subject=language.say(subject.format(**gaps)),
+            text=language.say(text.format(**gaps)),
+        )
 
 
 def _moment(local: datetime) -> str:
-    return msg("{time} on {day}", time=f"{local:%H:%M}", day=spoken_day(local.date()))
+    return msg("{time} on {day}", time=numeral(f"{local:%H:%M}"), day=spoken_day(local.date()))

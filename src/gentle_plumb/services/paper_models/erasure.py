@@ -15,6 +15,7 @@ class ErasurePaper(Signature):
     """
 
     kind: Literal["erasure"] = "erasure"
+    language: str = "en"
     practice: Said
     letterhead: list[Said]
     call: Said
