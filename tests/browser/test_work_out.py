@@ -236,7 +236,7 @@ def test_page_and_server_come_to_the_same_on_generated_visits(desk: Page, progra
         given, request = generated(Random(SEED + number))
         desk.evaluate(
             """([given, request]) => {
-              window.plumbTold = window.plumbAsk({ kind: 'open', given })
+              window.plumbTold = window.plumbAsk({ kind: 'open', given, language: 'en' })
                 .then(() => window.plumbAsk({ kind: 'try', request }));
             }""",
             [given, request],
