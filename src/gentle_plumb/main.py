@@ -116,7 +116,10 @@ def make_services(engine: Engine, settings: Settings, clock: Clock = now) -> Ser
     demo = _demo_people()
     published = {person.email: person.password for person in demo}
     mail, folder = mail_service(engine, settings, clock), settings.backup_folder
-    reports = ReportService(records, visits, press, clock, PaperFiles(), access.hidden)
+    languages = LanguageService(pages)
+    reports = ReportService(
+        records, visits, press, clock, PaperFiles(), access.hidden, languages.words_of
+    )
     archives = ArchiveService(
         records, photos, ZipArchives(), PaperFiles(), clock, client_files(pages, trail)
     )
@@ -162,7 +165,7 @@ def make_services(engine: Engine, settings: Settings, clock: Clock = now) -> Ser
         archives=archives,
         own_page=OwnPageService(pages, records, accounts, photos, clock),
         links=LinkService(pages, records, accounts, mail, clock, access.hidden),
-        languages=LanguageService(pages),
+        languages=languages,
         histories=HistoryService(records, pages, clock),
         taking=TakingService(records, measuring, policies),
         queue=queue,

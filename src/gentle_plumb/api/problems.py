@@ -31,8 +31,9 @@ PROBLEMS: dict[int | str, dict[str, Any]] = {
 
 
 def reader_of(request: Request) -> Language:
-    """The language that whoever asks reads."""
-    return language_of(request.headers.get("accept-language", "en"))
+    """The language that whoever asks reads, in their practice’s own words once it is known which."""
+    own = getattr(request.state, "own_words", None)
+    return language_of(request.headers.get("accept-language", "en"), own)
 
 
 def answer(

@@ -14,7 +14,16 @@ from fastapi.routing import APIRoute
 from pydantic.fields import FieldInfo
 
 from ..core.language import Language
-from ..routes.route import Cookie, Drawing, FileAnswer, Needs, ParameterOf, Route, WithCookies
+from ..routes.route import (
+    Caller,
+    Cookie,
+    Drawing,
+    FileAnswer,
+    Needs,
+    ParameterOf,
+    Route,
+    WithCookies,
+)
 from ..schemas.problem import Problem
 from .audit import audited
 from .auth import (
@@ -150,19 +159,24 @@ async def _answer(route: Route, request: Request, given: dict[str, Any]) -> Resp
             await to_thread.run_sync(partial(route.before, **given))
         given[route.file_parameter] = await read_file(request, route.file)
     limiter = _HASHING if route.lane == "hashing" else None
-    language = reader_of(request)
-    answer = await to_thread.run_sync(partial(_handled, route, given, language), limiter=limiter)
+    asked = partial(_handled, route, given, request)
+    answer, language = await to_thread.run_sync(asked, limiter=limiter)
     return await _response(route, request, answer, language)
 
 
-def _handled(route: Route, given: dict[str, Any], language: Language) -> Any:
-    """A handler's answer, written out on the same thread."""
+def _handled(route: Route, given: dict[str, Any], request: Request) -> tuple[Any, Language]:
+    """A handler's answer, written out on the same thread in the words of whoever asks."""
+    caller = next((part for part in given.values() if isinstance(part, Caller)), None)
+    if caller is not None:
+        languages = services_of(request).languages
+        request.state.own_words = languages.words_of(caller.practice.id)
+    language = reader_of(request)
     answer = route.handler(**given)
     if isinstance(answer, FileAnswer | Drawing):
-        return answer
+        return answer, language
     if isinstance(answer, WithCookies):
-        return WithCookies(route.written(answer.value, language), answer.cookies)
-    return route.written(answer, language)
+        return WithCookies(route.written(answer.value, language), answer.cookies), language
+    return route.written(answer, language), language
 
 
 async def _response(route: Route, request: Request, answer: Any, language: Language) -> Response:

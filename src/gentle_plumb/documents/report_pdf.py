@@ -14,7 +14,7 @@ from typing import TYPE_CHECKING, Any, Literal
 from PIL import Image
 from pydantic import BaseModel
 
-from ..core.language import language_of, msg
+from ..core.language import msg
 from ..services.models import Attachment
 from ..services.paper_layout import drawings_in, layout_of
 from ..services.paper_models import (
@@ -96,7 +96,7 @@ class TypstPdfRenderer:
         with spending("papers"):
             pdf, spots = self._press.submit(pressed).result()
         asked = {
-            f"done_{request.id or index}": language_of(paper.language).say(
+            f"done_{request.id or index}": paper.speaker.say(
                 msg("Done: {title}", title=request.title)
             )
             for index, request in enumerate(paper.requests)
@@ -169,7 +169,7 @@ def content_inputs(paper: Paper, attached: Sequence[Attachment] = ()) -> dict[st
     return {
         "content": paper.model_dump_json(exclude={"scene", "places", "day", "movements"}),
         "attached": json.dumps([asdict(attachment) for attachment in attached]),
-        "words": template_words(language_of(getattr(paper, "language", "en"))),
+        "words": template_words(paper.speaker),
     }
 
 
@@ -197,5 +197,5 @@ def card_inputs(card: TargetCard) -> dict[str, str]:
         "content": card.model_dump_json(exclude={"people": {"__all__": {"scene"}}}),
         "drawn": json.dumps([scene_svg(asdict(person.scene)) for person in card.people]),
         "codes": json.dumps([code_svg(person.code) for person in card.people]),
-        "words": template_words(language_of(card.language)),
+        "words": template_words(card.speaker),
     }

@@ -10,8 +10,9 @@ from uuid import UUID
 
 from pydantic import Field
 
-from ..core.language import msg
+from ..core.language import OFFERED, msg
 from ..core.units import LengthUnit
+from ..documents.po_file import MOST_PO_BYTES, read_po_file, write_po_file
 from ..schemas.common import RequestModel
 from ..schemas.own_page import Decision, NewLink, TakeOver
 from ..services.errors import NotFound
@@ -27,7 +28,7 @@ from ..services.own_page import (
     TakenOver,
     WaitingCheck,
 )
-from ..services.own_page.catalogues import MOST_BYTES
+from ..services.own_page.catalogues import read_catalogue
 from .route import IN_QUERY, Call, Caller, FileAnswer, FileBody, Needs, Routes
 from .services import Services
 
@@ -121,10 +122,27 @@ def english(who: Caller) -> MessageCatalogue:
     return ENGLISH
 
 
-@put("/languages", Needs.OWNER, audit=("manage", "language"), file=FileBody(MOST_BYTES))
+@get("/languages/{language}.po", Needs.MEMBER, media="text/plain")
+def language_file(to: Services, who: Caller, language: Language) -> FileAnswer:
+    """Everything the program says in a language, as a PO file to translate or to change."""
+    own = to.languages.catalogue(who.member, language)
+    if own is None and language not in OFFERED:
+        raise NotFound(msg("There is no such language."))
+    content = write_po_file(language, own)
+    return FileAnswer(content=content, media="text/plain", name=f"{language}.po")
+
+
+@get("/languages/{language}/words", Needs.MEMBER)
+def own_words(to: Services, who: Caller, language: Language) -> dict[str, str]:
+    """What the practice says its own way on the page, by the message's id."""
+    return to.languages.words_for_the_page(who.member, language)
+
+
+@put("/languages", Needs.OWNER, audit=("manage", "language"), file=FileBody(MOST_PO_BYTES))
 def add_language(to: Services, who: Caller, raw: bytes) -> LanguageView:
-    """Add a language from its file, or put a later file in its place; owners only."""
-    return to.languages.add(who.member, raw)
+    """Add a language from its file, PO or JSON, or put a later file in its place; owners only."""
+    as_json = raw.lstrip(b"\xef\xbb\xbf \r\n\t").startswith(b"{")
+    return to.languages.add(who.member, read_catalogue(raw) if as_json else read_po_file(raw))
 
 
 @delete("/languages/{language}", Needs.OWNER, audit=("manage", "language"), status=204)

@@ -8,7 +8,7 @@ from collections.abc import Callable, Mapping, Set
 from dataclasses import dataclass
 from uuid import UUID, uuid4
 
-from ..core.language import filled, joined, msg, numeral
+from ..core.language import OwnWords, filled, joined, msg, numeral
 from ..core.record import Record, fields
 from ..core.record.fields.ask import ConsentAnswer
 from ..core.units import LengthUnit
@@ -75,10 +75,12 @@ class ReportService:
         clock: Clock,
         files: OpenFiles,
         hidden_from: Callable[[Member], Set[UUID]] | None = None,
+        words_of: Callable[[UUID], OwnWords] | None = None,
     ) -> None:
         self._records, self._visits, self._press, self._clock = records, visits, press, clock
         self._files = files
         self._hidden_from = hidden_from or (lambda _: frozenset())
+        self._words_of = words_of or (lambda _: {})
 
     def draft(
         self, member: Member, practice: Practice, visit_id: UUID, unit: LengthUnit
@@ -129,7 +131,9 @@ class ReportService:
         paper = letter_paper(practice, snapshot, workup, about)
         if paper is None:
             raise NotFound(msg("There is no such red flag or condition in this visit."))
-        return self._press.print(spoken_copy(paper, member.language or "en"))
+        return self._press.print(
+            spoken_copy(paper, member.language or "en", self._words_of(practice.id))
+        )
 
     def card(self, member: Member, practice: Practice, visit_id: UUID, unit: LengthUnit) -> bytes:
         """The target card of a visit; for all who share its workstation, one visit each.
@@ -149,6 +153,7 @@ class ReportService:
             spoken_copy(
                 target_card(practice, those, unit),
                 str(snapshot.record[fields.report.client_language] or member.language or "en"),
+                self._words_of(practice.id),
             )
         )
 
@@ -322,7 +327,7 @@ class ReportService:
             before.content if before else None,
             paper_since(since) if since is not None else None,
         )
-        return in_their_languages(papers, workup.record, language)
+        return in_their_languages(papers, workup.record, language, self._words_of(practice.id))
 
     def _printed(
         self, member: Member, snapshot: VisitSnapshot, workup: VisitResults, paper: Paper

@@ -202,7 +202,7 @@ class SqlOwnPages(Store):
         put = upsert(MESSAGE_CATALOGUE).values(practice_id=practice_id, **values_of(catalogue))
         put = put.on_conflict_do_update(
             index_elements=["practice_id", "language"],
-            set_={name: put.excluded[name] for name in ("name", "direction", "messages")},
+            set_={name: put.excluded[name] for name in ("name", "direction", "messages", "words")},
         )
         with self._engine.begin() as connection:
             connection.execute(put)

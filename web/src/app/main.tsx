@@ -1,10 +1,9 @@
-import { i18n } from "@lingui/core";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { RouterProvider } from "@tanstack/react-router";
 import { StrictMode, useSyncExternalStore } from "react";
 import { createRoot } from "react-dom/client";
 import { Refused } from "@/shared/api/client";
-import { onLanguage, speak } from "@/shared/words/language";
+import { onLanguage, speak, wording } from "@/shared/words/language";
 import "./styles.css";
 import { router } from "./router";
 
@@ -28,7 +27,7 @@ function isFinal({ problem }: Refused): boolean {
 
 /** Everything there is, drawn anew in the language it is now said in. */
 function Program() {
-  const language = useSyncExternalStore(onLanguage, () => i18n.locale);
+  const language = useSyncExternalStore(onLanguage, wording);
   return <RouterProvider router={router} key={language} />;
 }
 

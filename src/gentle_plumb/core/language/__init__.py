@@ -1,7 +1,16 @@
 """Words in any language: messages, and the languages they are said in."""
 
 from .dates import short_day, spoken_day
-from .languages import DOMAIN, LANGUAGES, OFFERED, Language, language_of
+from .languages import (
+    DOMAIN,
+    LANGUAGES,
+    OFFERED,
+    PLURAL_FORMS,
+    Language,
+    OwnWords,
+    language_of,
+    word_key,
+)
 from .text import (
     Speaker,
     Text,
@@ -24,7 +33,9 @@ __all__ = [
     "DOMAIN",
     "LANGUAGES",
     "OFFERED",
+    "PLURAL_FORMS",
     "Language",
+    "OwnWords",
     "Speaker",
     "Text",
     "Words",
@@ -43,4 +54,5 @@ __all__ = [
     "short_day",
     "spoken_day",
     "without_stop",
+    "word_key",
 ]

@@ -15,7 +15,17 @@ from .text import Text
 
 Direction = Literal["ltr", "rtl"]
 Sheet = Literal["a4", "us-letter"]
+OwnWords = Mapping[str, Mapping[str, str]]
+"""A practice's own words: by language, by the key of the message."""
 DOMAIN = "gentle-plumb"
+PLURAL_FORMS = "\x1e"
+"""Stands between the forms of a plural in a practice’s own words: no text can hold it."""
+
+
+def word_key(*source: str, context: str = "") -> str:
+    """Return what a practice's own words of a message are kept under; two sources where it has a plural."""
+    text = PLURAL_FORMS.join(source)
+    return f"{context}\x04{text}" if context else text
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -47,15 +57,20 @@ class Language:
         """Return a message in this language; the English one where it has none."""
         if not source:
             return source
-        if source in self.own:
-            return self.own[source]
+        if (own := self.own.get(word_key(source, context=context))) is not None:
+            return own
         if context:
             return self.catalogue.pgettext(context, source)
         return self.catalogue.gettext(source)
 
     def plural(self, one: str, many: str, count: float) -> str:
         """Return the form of a message that goes with a number of things."""
-        return self.catalogue.ngettext(one, many, int(count) if count == int(count) else 2)
+        whole = int(count) if count == int(count) else 2
+        if own := self.own.get(word_key(one, many)):
+            forms = own.split(PLURAL_FORMS)
+            at: int = getattr(self.catalogue, "plural", lambda n: int(n != 1))(whole)
+            return forms[min(at, len(forms) - 1)]
+        return self.catalogue.ngettext(one, many, whole)
 
     def number(self, english: str) -> str:
         """Return a finished number as this language writes it.
@@ -133,7 +148,7 @@ def _catalogue_of(tag: str) -> NullTranslations:
     return GNUTranslations(io.BytesIO(file.read_bytes()))
 
 
-def language_of(tags: str, own: Mapping[str, Mapping[str, str]] | None = None) -> Language:
+def language_of(tags: str, own: OwnWords | None = None) -> Language:
     """Return the first of some languages that is known; English where none is.
 
     Parameters
@@ -141,20 +156,22 @@ def language_of(tags: str, own: Mapping[str, Mapping[str, str]] | None = None) -
     tags : str
         BCP 47 tags with commas between, as a browser sends them: ``de-AT,de;q=0.9,en``.
     own : mapping, optional
-        A practice's own messages by language: they come before the catalogue's.
+        A practice's own messages by language and :func:`word_key`: they come before the catalogue's. A language that
+        is only there is English where it leaves a message out.
 
     """
+    own = own or {}
     for asked in tags.split(","):
         tag = asked.split(";")[0].strip()
         for known in (tag, tag.split("-")[0].lower()):
-            if known in LANGUAGES:
-                return _spoken(known, (own or {}).get(known, {}))
-    return _spoken("en", (own or {}).get("en", {}))
+            if known in LANGUAGES or known in own:
+                return _spoken(known, own.get(known, {}))
+    return _spoken("en", own.get("en", {}))
 
 
 def _spoken(tag: str, own: Mapping[str, str]) -> Language:
-    language = LANGUAGES[tag]
+    language = LANGUAGES.get(tag) or Language(tag=tag, name=tag)
     if isinstance(language, PseudoLanguage):
         return language
-    held = NullTranslations() if tag == "en" else _catalogue_of(tag)
+    held = _catalogue_of(tag) if tag in OFFERED and tag != "en" else NullTranslations()
     return Language(**{**vars(language), "catalogue": held, "own": own})

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from datetime import date, datetime
 from typing import Literal
 from uuid import UUID
@@ -150,9 +150,13 @@ class LetterOut:
 
 @dataclass(frozen=True, kw_only=True)
 class MessageCatalogue:
-    """The messages of the client's page in one language; what it leaves out is shown in English."""
+    """The words of a practice in one language; what it leaves out is as built in, or in English.
+
+    ``messages`` are those of the client's page by name, ``words`` all others by :func:`~.core.language.word_key`.
+    """
 
     language: str
     name: str
     direction: Direction
     messages: Mapping[str, str]
+    words: Mapping[str, str] = field(default_factory=dict)

@@ -17,8 +17,6 @@ from ..errors import BadFile
 from ..models import Direction, MessageCatalogue
 from .models import LanguageView
 
-MOST_BYTES = 400_000
-"""A language of this page is a tenth of it. House value."""
 LONGEST = 2000
 LANGUAGE = re.compile(r"[a-z]{2,3}(-[A-Za-z0-9]{2,8}){0,3}")
 """A language tag, as BCP 47 writes it: ``ar``, ``pt-BR``."""

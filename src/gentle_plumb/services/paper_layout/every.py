@@ -4,7 +4,6 @@ from __future__ import annotations
 
 from pydantic import BaseModel, ConfigDict
 
-from ...core.language import language_of
 from ..paper_models import ClientPaper, Papers, RecordPaper, WorkplacePaper
 from ..said import spoken
 from .blocks import PaperLayout
@@ -33,7 +32,7 @@ def layout_of(
         laid = workplace_layout(paper)
     else:
         laid = record_layout(paper)
-    return spoken(laid, language_of(paper.language))
+    return spoken(laid, paper.speaker)
 
 
 def layouts_of(papers: Papers) -> PaperLayouts:

@@ -5,6 +5,7 @@ from .papers import (
     COPIES,
     ClientPaper,
     Copy,
+    InALanguage,
     LetterPaper,
     Papers,
     RecordPaper,

@@ -15,7 +15,6 @@ class ErasurePaper(Signature):
     """
 
     kind: Literal["erasure"] = "erasure"
-    language: str = "en"
     practice: Said
     letterhead: list[Said]
     call: Said

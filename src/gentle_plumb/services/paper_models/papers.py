@@ -10,7 +10,7 @@ from typing import Literal
 from pydantic import Field
 
 from ...core.drawing import Scene
-from ...core.language import msg
+from ...core.language import Language, language_of, msg
 from ..said import Said
 from .parts import (
     CardLine,
@@ -40,7 +40,19 @@ Copy = Literal["client", "workplace", "record"]
 COPIES: tuple[Copy, ...] = ("client", "workplace", "record")
 
 
-class Signature(PaperPart):
+class InALanguage(PaperPart):
+    """A paper that says its language, and what the practice says its own way in it: what was signed keeps its words."""
+
+    language: str = "en"
+    own_words: dict[str, str] = Field(default_factory=dict)
+
+    @property
+    def speaker(self) -> Language:
+        """The language, with the practice's own words."""
+        return language_of(self.language, {self.language: self.own_words})
+
+
+class Signature(InALanguage):
     """Who signed a version, as what, and when; empty in a draft.
 
     ``sha256`` is of the content without signature, as it is frozen.
@@ -58,10 +70,9 @@ class PaperHead(Signature):
     """What every paper begins and ends with.
 
     ``letterhead`` are the practice's own lines, ``call`` is whom to call; ``replaces`` says which version this one
-    takes the place of and what has changed since. ``language`` is the tag of the one it is written in.
+    takes the place of and what has changed since.
     """
 
-    language: str = "en"
     practice: Said
     letterhead: list[Said] = Field(default_factory=list)
     call: Said = ""
@@ -186,7 +197,6 @@ class LetterPaper(Signature):
     """
 
     kind: Literal["letter"] = "letter"
-    language: str = "en"
     practice: Said
     letterhead: list[Said]
     call: Said
@@ -214,10 +224,9 @@ class LetterPaper(Signature):
     sha256: str | None = None
 
 
-class TargetCard(PaperPart):
+class TargetCard(InALanguage):
     """A small printed card: the numbers of all who use a desk, a page each."""
 
-    language: str = "en"
     practice: Said
     desk: Said
     people: list[CardPerson]

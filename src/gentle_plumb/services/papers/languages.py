@@ -4,17 +4,17 @@ from __future__ import annotations
 
 from typing import TypeVar
 
-from pydantic import BaseModel
-
-from ...core.language import language_of
+from ...core.language import OwnWords
 from ...core.record import Record, fields
-from ..paper_models import Papers
+from ..paper_models import InALanguage, Papers
 from ..said import spoken
 
-P = TypeVar("P", bound=BaseModel)
+P = TypeVar("P", bound=InALanguage)
 
 
-def in_their_languages(papers: Papers, record: Record, language: str) -> Papers:
+def in_their_languages(
+    papers: Papers, record: Record, language: str, own: OwnWords | None = None
+) -> Papers:
     """Return every copy in the language of who reads it.
 
     Parameters
@@ -24,6 +24,8 @@ def in_their_languages(papers: Papers, record: Record, language: str) -> Papers:
         Of the visit: it says what the client and the workplace read.
     language : str
         What the practice reads, by its tag; also where the visit says nothing.
+    own : mapping, optional
+        The practice's own words, by language.
 
     """
     read = {
@@ -32,10 +34,15 @@ def in_their_languages(papers: Papers, record: Record, language: str) -> Papers:
         "record": language,
     }
     return Papers(
-        **{copy: spoken_copy(getattr(papers, copy), str(tag or "en")) for copy, tag in read.items()}
+        **{
+            copy: spoken_copy(getattr(papers, copy), str(tag or "en"), own)
+            for copy, tag in read.items()
+        }
     )
 
 
-def spoken_copy(paper: P, tag: str) -> P:
+def spoken_copy(paper: P, tag: str, own: OwnWords | None = None) -> P:
     """Return one paper in a language, which it says from now on."""
-    return spoken(paper.model_copy(update={"language": tag}), language_of(tag))
+    words = dict((own or {}).get(tag, {}))
+    written = paper.model_copy(update={"language": tag, "own_words": words})
+    return spoken(written, written.speaker)

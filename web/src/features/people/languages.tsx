@@ -7,15 +7,15 @@ import { Button } from "@/shared/ui/button";
 import { Download } from "@/shared/ui/download";
 import { Notice } from "@/shared/ui/notice";
 
-/** The languages of clients’ pages: those built in, and what the practice adds or changes by file. */
+/** The languages: those built in, and what the practice adds or changes by file. */
 export function Languages() {
   const languages = useLanguages().data ?? [];
   const { add, send, drop } = useLanguageDeeds();
   const file = useRef<HTMLInputElement>(null);
   const lines = add.error instanceof Refused ? (add.error.problem.lines ?? []) : [];
   return (
-    <section aria-label={t`Languages for clients’ pages`} className="mt-10 max-w-[560px]">
-      <h2 className="border-b border-ink pb-1 text-lg">{t`Languages for clients’ pages`}</h2>
+    <section aria-label={t`Languages`} className="mt-10 max-w-[560px]">
+      <h2 className="border-b border-ink pb-1 text-lg">{t`Languages`}</h2>
       <ul>
         {languages.map((language) => (
           <li
@@ -34,15 +34,24 @@ export function Languages() {
                 {language.direction === "rtl" && t`, right to left`}
               </span>
             </span>
-            {!language.built_in && (
-              <Button
+            <span className="flex">
+              <Download
                 look="quiet"
-                disabled={drop.isPending}
-                onClick={() => drop.mutate({ params: { path: { language: language.language } } })}
+                href={`/api/languages/${language.language}.po`}
+                file={`${language.language}.po`}
               >
-                <Trans>Remove {language.name}</Trans>
-              </Button>
-            )}
+                <Trans>Download {language.name}</Trans>
+              </Download>
+              {!language.built_in && (
+                <Button
+                  look="quiet"
+                  disabled={drop.isPending}
+                  onClick={() => drop.mutate({ params: { path: { language: language.language } } })}
+                >
+                  <Trans>Remove {language.name}</Trans>
+                </Button>
+              )}
+            </span>
           </li>
         ))}
       </ul>
@@ -68,7 +77,7 @@ export function Languages() {
         <input
           ref={file}
           type="file"
-          accept=".json,application/json"
+          accept=".po,.json,text/plain,application/json"
           className="sr-only"
           aria-label={t`Language file`}
           tabIndex={-1}
@@ -80,7 +89,7 @@ export function Languages() {
         />
       </div>
       <p className="mt-2 text-sm text-soft">
-        {t`Translate the messages in the file, set the language, name and direction, and add it here. Anything left out is shown as built in, or in English.`}
+        {t`To say something your own way, download a language (a PO file), change its messages and add it here: screens, reports and clients’ pages follow. Another language for clients’ pages begins with the English file for translation. Anything left out is shown as built in, or in English.`}
       </p>
     </section>
   );

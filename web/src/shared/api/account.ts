@@ -1,3 +1,4 @@
+import { i18n } from "@lingui/core";
 import { t } from "@lingui/core/macro";
 import { type QueryClient, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { setDateOrder, setTimeZone } from "../dates";
@@ -12,7 +13,7 @@ import {
   passwordTyped,
 } from "../device/vault";
 import { countWaiting } from "../device/words";
-import { chooseLanguage } from "../words/language";
+import { chooseLanguage, sayOwn } from "../words/language";
 import { api, hasCsrf, type Schemas, sendLater, server, setCsrf, unwrap } from "./client";
 import { stale } from "./stale";
 
@@ -69,7 +70,14 @@ async function admitted(me: Schemas["Me"]): Promise<Schemas["Me"]> {
   setTimeZone(me.time_zone);
   setDateOrder(me.date_order);
   if (me.language) await chooseLanguage(me.language);
+  void ownWords().catch(() => undefined);
   return me;
+}
+
+/** What the practice says its own way on the page. */
+async function ownWords(): Promise<void> {
+  const path = { language: i18n.locale };
+  await sayOwn(unwrap(await api.GET("/api/languages/{language}/words", { params: { path } })));
 }
 
 export function useMe() {

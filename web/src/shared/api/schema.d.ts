@@ -2409,7 +2409,7 @@ export interface paths {
         get: operations["languages_api_languages_get"];
         /**
          * Add Language
-         * @description Add a language from its file, or put a later file in its place; owners only.
+         * @description Add a language from its file, PO or JSON, or put a later file in its place; owners only.
          */
         put: operations["add_language_api_languages_put"];
         post?: never;
@@ -2431,6 +2431,46 @@ export interface paths {
          * @description Every message in English, as the file that a translation begins with.
          */
         get: operations["english_api_languages_en_json_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/languages/{language}.po": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Language File
+         * @description Everything the program says in a language, as a PO file to translate or to change.
+         */
+        get: operations["language_file_api_languages__language__po_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/languages/{language}/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Own Words
+         * @description What the practice says its own way on the page, by the message's id.
+         */
+        get: operations["own_words_api_languages__language__words_get"];
         put?: never;
         post?: never;
         delete?: never;
@@ -3512,6 +3552,15 @@ export interface components {
          *     comes to.
          */
         ClientPaper: {
+            /**
+             * Language
+             * @default en
+             */
+            language: string;
+            /** Own Words */
+            own_words: {
+                [key: string]: string;
+            };
             /** Signed By */
             signed_by: string | null;
             /** Signed Title */
@@ -3524,11 +3573,6 @@ export interface components {
             signed_on: string | null;
             /** Sha256 */
             sha256: string | null;
-            /**
-             * Language
-             * @default en
-             */
-            language: string;
             /** Practice */
             practice: string;
             /** Letterhead */
@@ -6423,7 +6467,9 @@ export interface components {
         };
         /**
          * MessageCatalogue
-         * @description The messages of the client's page in one language; what it leaves out is shown in English.
+         * @description The words of a practice in one language; what it leaves out is as built in, or in English.
+         *
+         *     ``messages`` are those of the client's page by name, ``words`` all others by :func:`~.core.language.word_key`.
          */
         MessageCatalogue: {
             /** Language */
@@ -6437,6 +6483,10 @@ export interface components {
             direction: "ltr" | "rtl";
             /** Messages */
             messages: {
+                [key: string]: string;
+            };
+            /** Words */
+            words: {
                 [key: string]: string;
             };
         };
@@ -8473,6 +8523,15 @@ export interface components {
          *     that were seen.
          */
         RecordPaper: {
+            /**
+             * Language
+             * @default en
+             */
+            language: string;
+            /** Own Words */
+            own_words: {
+                [key: string]: string;
+            };
             /** Signed By */
             signed_by: string | null;
             /** Signed Title */
@@ -8485,11 +8544,6 @@ export interface components {
             signed_on: string | null;
             /** Sha256 */
             sha256: string | null;
-            /**
-             * Language
-             * @default en
-             */
-            language: string;
             /** Practice */
             practice: string;
             /** Letterhead */
@@ -10420,6 +10474,15 @@ export interface components {
          *     ``left_out`` counts the findings that are not on it.
          */
         WorkplacePaper: {
+            /**
+             * Language
+             * @default en
+             */
+            language: string;
+            /** Own Words */
+            own_words: {
+                [key: string]: string;
+            };
             /** Signed By */
             signed_by: string | null;
             /** Signed Title */
@@ -10432,11 +10495,6 @@ export interface components {
             signed_on: string | null;
             /** Sha256 */
             sha256: string | null;
-            /**
-             * Language
-             * @default en
-             */
-            language: string;
             /** Practice */
             practice: string;
             /** Letterhead */
@@ -20690,6 +20748,154 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MessageCatalogue"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    language_file_api_languages__language__po_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description A language tag. */
+                language: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/plain": unknown;
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    own_words_api_languages__language__words_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description A language tag. */
+                language: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: string;
+                    };
                 };
             };
             /** @description Not signed in */

@@ -35,6 +35,7 @@ export function Download({
   href = "",
   ask,
   file,
+  look,
   className,
   children,
 }: {
@@ -42,6 +43,7 @@ export function Download({
   /** Asks for it otherwise than by its address. */
   ask?: () => Promise<Response>;
   file: string;
+  look?: "quiet";
   className?: string;
   children: ReactNode;
 }) {
@@ -65,6 +67,7 @@ export function Download({
   return (
     <Button
       {...(className ? { className } : {})}
+      {...(look ? { look } : {})}
       disabled={busy}
       aria-busy={busy}
       onClick={() => void fetchIt()}

@@ -37,12 +37,15 @@ function wanted(): string {
 }
 
 const listeners = new Set<() => void>();
+/** What the practice says its own way, as it was loaded last. */
+let own = "{}";
 
 /** Say everything in a language from now on; what is on the screen is drawn again. */
 export async function speak(tag = wanted()): Promise<void> {
   const language = LANGUAGES[tag];
   if (!language || i18n.locale === tag) return;
   const { messages } = await language.load();
+  own = "{}";
   i18n.loadAndActivate({ locale: tag, messages });
   document.documentElement.lang = tag;
   document.documentElement.dir = language.dir;
@@ -54,6 +57,25 @@ export async function chooseLanguage(tag: string | null): Promise<void> {
   changeSettings({ language: tag });
   await speak();
 }
+
+/** Say some messages, by their ids, as a practice does; what is on the screen is drawn again where they differ. */
+export async function sayOwn(words: Readonly<Record<string, string>>): Promise<void> {
+  const wanted = JSON.stringify(words);
+  if (wanted === own) return;
+  const { compileMessage } = await import("@lingui/message-utils/compileMessage");
+  const language = LANGUAGES[i18n.locale];
+  const { messages } = language ? await language.load() : { messages: {} };
+  const compiled = Object.entries(words).map(([id, text]) => [id, compileMessage(text)]);
+  own = wanted;
+  i18n.loadAndActivate({
+    locale: i18n.locale,
+    messages: { ...messages, ...Object.fromEntries(compiled) },
+  });
+  for (const listener of listeners) listener();
+}
+
+/** The language and the practice's own words in it: what is drawn is drawn anew when they change. */
+export const wording = (): string => `${i18n.locale} ${own}`;
 
 /** Call back whenever the language has changed. */
 export function onLanguage(listener: () => void): () => void {
