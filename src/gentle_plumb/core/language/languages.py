@@ -104,6 +104,11 @@ _GAP = re.compile(r"(\{[^{}]*\}|<[^<>]*>)")
 _ACCENTS = str.maketrans("aeiouncsytAEIOUNCSYT", "áéîöüñçšýţÁÉÎÖÜÑÇŠÝŢ")
 
 
+def _dots(count: int) -> str:
+    """Return dots in words of twelve: long text must be able to wrap, as a translation can."""
+    return " ".join("·" * min(12, count - at) for at in range(0, count, 12))
+
+
 @dataclass(frozen=True, kw_only=True)
 class PseudoLanguage(Language):
     """English that is marked and 40 % longer, to see what is not in the catalogue and what does not fit."""
@@ -120,7 +125,7 @@ class PseudoLanguage(Language):
             for part in _GAP.split(source)
         )
         more = round(len(_GAP.sub("", source)) * 0.4)
-        return f"{words} {'·' * (more - 1)}" if more > 1 else words
+        return f"{words} {_dots(more - 1)}" if more > 1 else words
 
     def plural(self, one: str, many: str, count: float) -> str:
         """Return the marked form of a message that goes with a number of things."""

@@ -20,7 +20,7 @@ export function Languages() {
         {languages.map((language) => (
           <li
             key={language.language}
-            className="flex min-h-11 items-center justify-between gap-4 border-b border-hair"
+            className="flex min-h-11 flex-wrap items-center justify-between gap-x-4 border-b border-hair"
           >
             <span>
               <b lang={language.language}>{language.name}</b>{" "}
@@ -34,7 +34,7 @@ export function Languages() {
                 {language.direction === "rtl" && t`, right to left`}
               </span>
             </span>
-            <span className="flex">
+            <span className="flex flex-wrap">
               <Download
                 look="quiet"
                 href={`/api/languages/${language.language}.po`}

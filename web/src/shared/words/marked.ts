@@ -17,7 +17,9 @@ function longer(text: string): string {
     )
     .join("");
   const more = Math.round(bare.length * 0.4);
-  return more > 1 ? `${words} ${"·".repeat(more - 1)}` : words;
+  // In words of twelve: long text must be able to wrap, as a translation can.
+  const dots = "·".repeat(Math.max(0, more - 1)).match(/.{1,12}/g);
+  return dots ? `${words} ${dots.join(" ")}` : words;
 }
 
 function markedPart(part: unknown): unknown {
