@@ -8,11 +8,13 @@ from sqlalchemy import Engine
 
 from .config import Settings
 from .devices import SmtpMail, SmtpSettings
+from .documents.appointment_calendar import appointment_calendar
 from .services.access import OneTimeLinkService
 from .services.accounts import AccountService
+from .services.agenda import AppointmentLetters
 from .services.own_page import MailService
 from .services.ports import Clock
-from .storage import SqlAccounts, SqlOneTimeLinks, SqlOwnPages
+from .storage import SqlAccounts, SqlAgenda, SqlOneTimeLinks, SqlOwnPages
 
 
 def now() -> datetime:
@@ -40,7 +42,22 @@ def mail_sender(settings: Settings) -> SmtpMail | None:
 
 def mail_service(engine: Engine, settings: Settings, clock: Clock = now) -> MailService:
     """What queues mail and hands it over."""
-    return MailService(SqlOwnPages(engine), mail_sender(settings), clock)
+    letters = appointment_letters(engine, settings, clock)
+    return MailService(SqlOwnPages(engine), mail_sender(settings), clock, letters.letter)
+
+
+def appointment_letters(
+    engine: Engine, settings: Settings, clock: Clock = now
+) -> AppointmentLetters:
+    """What queues and writes mail about appointments."""
+    return AppointmentLetters(
+        SqlAgenda(engine),
+        SqlOwnPages(engine),
+        SqlAccounts(engine),
+        appointment_calendar,
+        clock,
+        there=mail_sender(settings) is not None,
+    )
 
 
 def entrance_service(engine: Engine, settings: Settings, clock: Clock = now) -> OneTimeLinkService:

@@ -15,13 +15,15 @@ from .api import make_app
 from .config import VERSION, Settings
 from .devices import FolderInbox, SocketDesk, SocketInstrument, SocketLightMeter
 from .documents import PaperFiles, PillowImageProcessor, TypstPdfRenderer, ZipArchives
+from .documents.appointment_calendar import appointment_calendar
 from .documents.exchange import ExchangeFormats
 from .logs import set_up_logs
-from .mailing import entrance_service, mail_service, now
+from .mailing import appointment_letters, entrance_service, mail_service, now
 from .routes.services import Services
 from .schemas.account import DemoPerson
 from .services.access import AccessService
 from .services.accounts import AccountService
+from .services.agenda import AgendaService, FeedService
 from .services.archives import ArchiveService
 from .services.audit_log import AuditLogService
 from .services.bulk import BulkService
@@ -46,6 +48,7 @@ from .services.visit_reuse import VisitReuse
 from .services.visits import VisitService
 from .storage import (
     SqlAccounts,
+    SqlAgenda,
     SqlAuditLog,
     SqlBulkJobs,
     SqlClientAccesses,
@@ -136,6 +139,15 @@ def make_services(engine: Engine, settings: Settings, clock: Clock = now) -> Ser
             partial(note_left, folder) if folder else None,
             secrets_in(engine, settings.secrets_key),
         ),
+        clock=clock,
+        agenda=AgendaService(
+            SqlAgenda(engine),
+            accounts,
+            appointment_letters(engine, settings, clock),
+            clock,
+            access.hidden,
+        ),
+        feeds=FeedService(SqlAgenda(engine), appointment_calendar, clock),
         entrances=entrance_service(engine, settings, clock),
         access=access,
         retention=RetentionService(

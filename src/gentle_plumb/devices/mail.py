@@ -54,6 +54,14 @@ class SmtpMail:
         message["Message-ID"] = f"<{letter.id}@{settings.sender.rpartition('@')[2] or 'localhost'}>"
         message["Auto-Submitted"] = "auto-generated"
         message.set_content(letter.text)
+        if letter.calendar:
+            message.add_attachment(
+                letter.calendar,
+                maintype="text",
+                subtype="calendar",
+                filename="appointment.ics",
+                params={"method": "PUBLISH", "charset": "utf-8"},
+            )
         try:
             with self._connected() as server:
                 if settings.user:
@@ -121,7 +129,15 @@ class FolderInbox:
 
 def _letter(message: mailbox.MaildirMessage) -> LetterOut:
     id = (message["Message-ID"] or "").strip("<> ").split("@")[0]
-    body = message.get_payload(decode=True)
+    parts = message.walk() if message.is_multipart() else [message]
+    body = next(
+        (
+            part.get_payload(decode=True)
+            for part in parts
+            if part.get_content_type() == "text/plain"
+        ),
+        b"",
+    )
     text = body.decode("utf-8", "replace") if isinstance(body, bytes) else str(body)
     return LetterOut(
         id=UUID(id) if len(id) == 36 else UUID(int=0),

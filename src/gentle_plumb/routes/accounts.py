@@ -8,7 +8,7 @@ from typing import Literal
 from uuid import UUID
 from zoneinfo import available_timezones
 
-from ..core.errors import UnknownName
+from ..core.errors import UnknownName, ValueOutOfRange
 from ..core.language import msg
 from ..documents.code_svg import code_svg
 from ..schemas.account import (
@@ -307,6 +307,12 @@ def change_practice(to: Services, who: SignedIn, settings: ChangedSettings) -> M
                 "Time zone: “{time_zone}” is none. Give one as Europe/London.",
                 time_zone=settings.time_zone,
             ),
+        )
+    if settings.closes_at <= settings.opens_at:
+        raise ValueOutOfRange(
+            field="closes_at",
+            value=f"{settings.closes_at}",
+            message=msg("Closing time: it is not later than the opening time."),
         )
     practice = to.accounts.change_practice(replace(who.practice, **vars(settings)))
     return Me.of(who.session, who.member, practice)

@@ -4,11 +4,13 @@ from __future__ import annotations
 
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
+from datetime import datetime
 from typing import Protocol
 
 from ..schemas.account import DemoPerson
 from ..services.access import AccessService, OneTimeLinkService
 from ..services.accounts import AccountService
+from ..services.agenda import AgendaService, FeedService
 from ..services.archives import ArchiveService
 from ..services.audit_log import AuditLogService
 from ..services.bulk import BulkService
@@ -64,6 +66,9 @@ class Services(VisitServices):
     database: Database
     accounts: AccountService
     attempts: Callable[[AttemptKind, str], Attempts]
+    clock: Callable[[], datetime]
+    agenda: AgendaService
+    feeds: FeedService
     photos: PhotoService
     archives: ArchiveService
     shelf: ShelfService

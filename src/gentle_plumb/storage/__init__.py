@@ -2,6 +2,7 @@
 
 from .access import SqlClientAccesses, SqlOneTimeLinks
 from .accounts import SqlAccounts
+from .agenda import SqlAgenda
 from .audit_log import SqlAuditLog
 from .bulk import SqlBulkJobs
 from .engine import SqlDatabase, make_engine, migrate, newest_schema, roll_back, schema_of

@@ -17,6 +17,9 @@ _SAYS = {
     "before": msg("link to a client’s own page, before a visit"),
     "after": msg("link to a client’s own page, after a visit"),
     "check": msg("questions to a client"),
+    "appointment": msg("appointment, to a client"),
+    "reminder": msg("reminder of an appointment, to a client"),
+    "cancelled": msg("cancelled appointment, to a client"),
     "invitation": "invitation",
     "reset": msg("password reset"),
 }

@@ -23,7 +23,9 @@ from sqlalchemy import (
 from sqlalchemy.dialects.postgresql import BYTEA, JSONB
 
 from ..services.models import (
+    Appointment,
     BulkJob,
+    CalendarFeed,
     CheckRound,
     Client,
     ClientLink,
@@ -223,11 +225,30 @@ OUTGOING_MAIL = table_of(
     OutgoingMail,
     "outgoing_mail",
     Index("ix_outgoing_mail_client_id", "client_id"),
+    Index("ix_outgoing_mail_appointment_id", "appointment_id"),
     checked=("state",),
     practice_id=cascades("practice"),
     client_id=cascades("client"),
     link_id=cascades("client_link"),
     round_id=cascades("check_round"),
+)
+APPOINTMENT = table_of(
+    Appointment,
+    "appointment",
+    Index("ix_appointment_practice_id_on", "practice_id", "on"),
+    Index("ix_appointment_client_id", "client_id"),
+    Index("ix_appointment_member_id", "member_id"),
+    checked=("kind", "place_kind"),
+    practice_id=cascades("practice"),
+    client_id=cascades("client"),
+    member_id=ForeignKey("member.id"),
+)
+CALENDAR_FEED = table_of(
+    CalendarFeed,
+    "calendar_feed",
+    UniqueConstraint("token_hash", name="uq_calendar_feed_token_hash"),
+    key=("member_id",),
+    member_id=cascades("member"),
 )
 MESSAGE_CATALOGUE = table_of(
     MessageCatalogue,

@@ -1,6 +1,6 @@
 """Words in any language: messages, and the languages they are said in."""
 
-from .dates import short_day, spoken_day
+from .dates import short_day, spoken_day, weekday
 from .languages import (
     DOMAIN,
     LANGUAGES,
@@ -53,6 +53,7 @@ __all__ = [
     "said",
     "short_day",
     "spoken_day",
+    "weekday",
     "without_stop",
     "word_key",
 ]

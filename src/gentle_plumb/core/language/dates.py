@@ -22,6 +22,27 @@ MONTHS = (
 )
 
 
+WEEKDAYS = (
+    msg("Monday"),
+    msg("Tuesday"),
+    msg("Wednesday"),
+    msg("Thursday"),
+    msg("Friday"),
+    msg("Saturday"),
+    msg("Sunday"),
+)
+
+
+def weekday(day: date) -> str:
+    """Return the name of a day's weekday.
+
+    >>> weekday(date(2026, 12, 4))
+    'Friday'
+
+    """
+    return WEEKDAYS[day.weekday()]
+
+
 def spoken_day(day: date) -> str:
     """Return a day with its month in words.
 

@@ -31,6 +31,15 @@ from .accounts import (
     SessionFacts,
     SessionView,
 )
+from .agenda import (
+    Appointment,
+    AppointmentKind,
+    AppointmentView,
+    CalendarFeed,
+    ChangedAppointment,
+    NewAppointment,
+    PlannedAppointment,
+)
 from .archives import ArchivedPhoto, ArchivedVisit, ClientArchive
 from .bulk import BulkJob, BulkJobView, SignedPaper
 from .device import OfflineData, OfflineVisit

@@ -30,6 +30,9 @@ House value."""
 UNNOTED = timedelta(minutes=2)
 """A session is locked this much later than its page, because its use is noted once a minute. House value."""
 
+OPENS_AT, CLOSES_AT, WEEKDAYS = 8 * 60, 18 * 60, "12345"
+"""A practice's hours where it has set nothing else: 8 to 18, Monday to Friday. House values."""
+
 
 Sum = Annotated[float, Field(ge=0, le=1_000_000)]
 Years = Annotated[int, Field(ge=1, le=100)]
@@ -46,6 +49,8 @@ class PracticeSettings:
     call. ``second_factor``: everybody signs in with one.
     ``idle_minutes`` is how long a page is left alone before it locks, ``device_days`` how long a device opens what it
     keeps without having seen the server.
+    ``opens_at`` and ``closes_at`` are minutes after midnight, ``open_days`` the numbers of the weekdays, 1 for Monday:
+    within them times are offered. ``rooms`` are the names of the rooms, one a line.
     A price is what a thing of its class usually costs, in ``currency``; None where it is not known.
     """
 
@@ -61,6 +66,10 @@ class PracticeSettings:
     price_medium: Sum | None = None
     price_large: Sum | None = None
     currency: Annotated[str, StringConstraints(strip_whitespace=True, max_length=8)] = ""
+    opens_at: Annotated[int, Field(ge=0, le=1425)] = OPENS_AT
+    closes_at: Annotated[int, Field(ge=15, le=1440)] = CLOSES_AT
+    open_days: Annotated[str, StringConstraints(pattern="^1?2?3?4?5?6?7?$")] = WEEKDAYS
+    rooms: Annotated[str, StringConstraints(strip_whitespace=True, max_length=500)] = ""
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -92,6 +101,11 @@ class Practice(PracticeSettings, RetentionPeriods):
     id: UUID
     name: str
     unit: LengthUnit
+
+    @property
+    def room_names(self) -> list[str]:
+        """The rooms by name."""
+        return [room for line in self.rooms.splitlines() if (room := line.strip())]
 
     @property
     def prices(self) -> Prices:

@@ -13,7 +13,7 @@ from ...core.record import Value
 
 LinkKind = Literal["before", "after", "workplace"]
 Direction = Literal["ltr", "rtl"]
-MailKind = Literal["before", "after", "check"]
+MailKind = Literal["before", "after", "check", "appointment", "reminder", "cancelled"]
 MailState = Literal["waiting", "sending", "sent", "failed", "dropped"]
 
 
@@ -127,25 +127,29 @@ class MailView:
 class OutgoingMail(MailView):
     """A message of a practice: it holds the link and nothing else of its client's; ``url`` is empty once it is sent.
 
-    ``round_id`` is the round it asks for, None for the link itself.
+    ``round_id`` is the round it asks for, None for the link itself. One about an appointment holds no link:
+    ``about`` is the time and place that it tells.
     """
 
     practice_id: UUID
     client_id: UUID
-    link_id: UUID
+    link_id: UUID | None
     round_id: UUID | None
+    appointment_id: UUID | None = None
+    about: str = ""
     url: str
     made_at: datetime
 
 
 @dataclass(frozen=True, kw_only=True)
 class LetterOut:
-    """A mail as it leaves; ``id`` is the same each time it is tried."""
+    """A mail as it leaves; ``id`` is the same each time it is tried, ``calendar`` a calendar file that goes with it."""
 
     id: UUID
     to: str
     subject: str
     text: str
+    calendar: bytes = b""
 
 
 @dataclass(frozen=True, kw_only=True)

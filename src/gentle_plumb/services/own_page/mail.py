@@ -7,7 +7,7 @@ to be looked at.
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import replace
 from datetime import datetime, time
 from uuid import UUID, uuid4
@@ -26,10 +26,21 @@ HOUR = time(9)
 
 
 class MailService:
-    """Queues mails and hands them over; ``sender`` is None where email is not set up."""
+    """Queues mails and hands them over.
 
-    def __init__(self, pages: OwnPages, sender: MailSender | None, clock: Clock) -> None:
+    ``sender`` is None where email is not set up; ``appointments`` writes the mails about appointments, None for one
+    that is not wanted any more.
+    """
+
+    def __init__(
+        self,
+        pages: OwnPages,
+        sender: MailSender | None,
+        clock: Clock,
+        appointments: Callable[[OutgoingMail], LetterOut | None] = lambda _: None,
+    ) -> None:
         self._pages, self._sender, self._clock = pages, sender, clock
+        self._appointments = appointments
 
     @property
     def there(self) -> bool:
@@ -96,17 +107,11 @@ class MailService:
         mail = self._pages.claim_mail(mail_id)
         if mail is None:
             return
-        link = self._pages.link(mail.practice_id, mail.link_id)
-        practice, _ = self._pages.whose(link)
-        done = {
-            check_round.id
-            for check_round in self._pages.rounds([link.id])
-            if check_round.sent_at is not None
-        }
-        if not link.open_on(practice.day(self._clock())) or mail.round_id in done:
+        letter = self._letter(mail)
+        if letter is None:
             self._pages.settle_mail(replace(mail, state="dropped", url=""))
             return
-        handed = hand_over(self._sender, self._letter(practice, link, mail), mail.tries)
+        handed = hand_over(self._sender, letter, mail.tries)
         self._pages.settle_mail(
             replace(
                 mail,
@@ -119,7 +124,19 @@ class MailService:
         if handed.again:
             raise handed.again
 
-    def _letter(self, practice: Practice, link: ClientLink, mail: OutgoingMail) -> LetterOut:
+    def _letter(self, mail: OutgoingMail) -> LetterOut | None:
+        """What is to be sent; None where it is not wanted any more."""
+        if mail.link_id is None:
+            return self._appointments(mail)
+        link = self._pages.link(mail.practice_id, mail.link_id)
+        practice, _ = self._pages.whose(link)
+        done = {
+            check_round.id
+            for check_round in self._pages.rounds([link.id])
+            if check_round.sent_at is not None
+        }
+        if not link.open_on(practice.day(self._clock())) or mail.round_id in done:
+            return None
         known = languages_with(self._pages.catalogues(practice.id))
         words = translated(known.get(link.language, ENGLISH))
         gaps = {"practice": practice.name, "link": mail.url, "until": link.ends_on.isoformat()}

@@ -1175,6 +1175,138 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/agenda": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Agenda
+         * @description What is planned from a day on, what clashes, and free times for what is due.
+         */
+        get: operations["agenda_api_agenda_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/appointments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Add Appointment
+         * @description Keep a time for a client; sent twice it is one.
+         */
+        post: operations["add_appointment_api_appointments_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/appointments/{appointment_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Change Appointment
+         * @description Move or change an appointment upon its version; on a stale version it answers 409 with what is there.
+         */
+        put: operations["change_appointment_api_appointments__appointment_id__put"];
+        post?: never;
+        /**
+         * Cancel Appointment
+         * @description Cancel an appointment; a client who was told of it by email is told so.
+         */
+        delete: operations["cancel_appointment_api_appointments__appointment_id__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/appointments/{appointment_id}/invitation.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Invitation
+         * @description An appointment as a calendar file for the client.
+         */
+        get: operations["invitation_api_appointments__appointment_id__invitation_ics_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Calendar
+         * @description Whether one's private calendar is on, and what it tells.
+         */
+        get: operations["calendar_api_calendar_get"];
+        put?: never;
+        /**
+         * Make Calendar
+         * @description Make one's private calendar, or give it another address; it is told this once.
+         */
+        post: operations["make_calendar_api_calendar_post"];
+        /**
+         * Drop Calendar
+         * @description Close one's private calendar.
+         */
+        delete: operations["drop_calendar_api_calendar_delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calendars/{token}.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Calendar File
+         * @description A private calendar, for the calendar program that knows its address.
+         */
+        get: operations["calendar_file_api_calendars__token__ics_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{visit_id}/report.pdf": {
         parameters: {
             query?: never;
@@ -2741,6 +2873,125 @@ export interface components {
             height: string | null;
         };
         /**
+         * AgendaLine
+         * @description An appointment in the agenda. ``clashes`` says what is in two places at once.
+         *
+         *     ``private``: its client is open to others only; the time is taken, and nothing else is told.
+         */
+        AgendaLine: {
+            /**
+             * Client Id
+             * Format: uuid
+             */
+            client_id: string;
+            /**
+             * Member Id
+             * Format: uuid
+             */
+            member_id: string;
+            /**
+             * On
+             * Format: date
+             */
+            on: string;
+            /**
+             * At
+             * @description Minutes after midnight.
+             */
+            at: number;
+            /**
+             * Minutes
+             * @description Minutes.
+             * @default 60
+             */
+            minutes: number;
+            /**
+             * Kind
+             * @default visit
+             * @enum {string}
+             */
+            kind: "visit" | "follow_up" | "check" | "call_back";
+            /**
+             * Place Kind
+             * @default room
+             * @enum {string}
+             */
+            place_kind: "room" | "address" | "call";
+            /**
+             * Place
+             * @default
+             */
+            place: string;
+            /**
+             * Mail Client
+             * @default true
+             */
+            mail_client: boolean;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Version
+             * @default 1
+             */
+            version: number;
+            /** Client */
+            client: string;
+            /** Work */
+            work: string;
+            /** Email */
+            email: boolean;
+            /** Member */
+            member: string;
+            /** Begun */
+            begun: boolean;
+            /** Clashes */
+            clashes: string[];
+            /**
+             * Private
+             * @default false
+             */
+            private: boolean;
+        };
+        /**
+         * AgendaView
+         * @description The days asked for, with the practice's hours, people and rooms; ``now`` is minutes after midnight today.
+         */
+        AgendaView: {
+            /**
+             * Today
+             * Format: date
+             */
+            today: string;
+            /** Now */
+            now: number;
+            /**
+             * Start
+             * Format: date
+             */
+            start: string;
+            /** Days */
+            days: number;
+            /** Opens At */
+            opens_at: number;
+            /** Closes At */
+            closes_at: number;
+            /** Open Days */
+            open_days: string;
+            /** Rooms */
+            rooms: string[];
+            /** Members */
+            members: components["schemas"]["Colleague"][];
+            /** Mail */
+            mail: boolean;
+            /** Appointments */
+            appointments: components["schemas"]["AgendaLine"][];
+            /** Due */
+            due: components["schemas"]["DueLine"][];
+        };
+        /**
          * Agreement
          * @description A client's yes or no to something being kept.
          */
@@ -2771,6 +3022,70 @@ export interface components {
             answer: string;
             /** Field */
             field: string;
+        };
+        /**
+         * AppointmentView
+         * @description An appointment as it is kept; the visit that begins with it has its ``id``.
+         */
+        AppointmentView: {
+            /**
+             * Client Id
+             * Format: uuid
+             */
+            client_id: string;
+            /**
+             * Member Id
+             * Format: uuid
+             */
+            member_id: string;
+            /**
+             * On
+             * Format: date
+             */
+            on: string;
+            /**
+             * At
+             * @description Minutes after midnight.
+             */
+            at: number;
+            /**
+             * Minutes
+             * @description Minutes.
+             * @default 60
+             */
+            minutes: number;
+            /**
+             * Kind
+             * @default visit
+             * @enum {string}
+             */
+            kind: "visit" | "follow_up" | "check" | "call_back";
+            /**
+             * Place Kind
+             * @default room
+             * @enum {string}
+             */
+            place_kind: "room" | "address" | "call";
+            /**
+             * Place
+             * @default
+             */
+            place: string;
+            /**
+             * Mail Client
+             * @default true
+             */
+            mail_client: boolean;
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Version
+             * @default 1
+             */
+            version: number;
         };
         /**
          * ArmrestKind
@@ -3197,6 +3512,62 @@ export interface components {
             drawn: components["schemas"]["DrawnVisit"] | null;
         };
         /**
+         * ChangedAppointment
+         * @description An appointment moved or changed.
+         */
+        ChangedAppointment: {
+            /** Version */
+            version: number;
+            /**
+             * Client Id
+             * Format: uuid
+             */
+            client_id: string;
+            /**
+             * Member Id
+             * Format: uuid
+             */
+            member_id: string;
+            /**
+             * On
+             * Format: date
+             */
+            on: string;
+            /**
+             * At
+             * @description Minutes after midnight.
+             */
+            at: number;
+            /**
+             * Minutes
+             * @description Minutes.
+             * @default 60
+             */
+            minutes: number;
+            /**
+             * Kind
+             * @default visit
+             * @enum {string}
+             */
+            kind: "visit" | "follow_up" | "check" | "call_back";
+            /**
+             * Place Kind
+             * @default room
+             * @enum {string}
+             */
+            place_kind: "room" | "address" | "call";
+            /**
+             * Place
+             * @default
+             */
+            place: string;
+            /**
+             * Mail Client
+             * @default true
+             */
+            mail_client: boolean;
+        };
+        /**
          * ChangedClient
          * @description A client corrected.
          */
@@ -3317,6 +3688,26 @@ export interface components {
              * @default
              */
             currency: string;
+            /**
+             * Opens At
+             * @default 480
+             */
+            opens_at: number;
+            /**
+             * Closes At
+             * @default 1080
+             */
+            closes_at: number;
+            /**
+             * Open Days
+             * @default 12345
+             */
+            open_days: string;
+            /**
+             * Rooms
+             * @default
+             */
+            rooms: string;
         };
         /**
          * ChangedShelfItem
@@ -3710,6 +4101,19 @@ export interface components {
          * @enum {string}
          */
         ClinicianSays: "cleared" | "limited" | "wait";
+        /**
+         * Colleague
+         * @description Somebody who sees clients.
+         */
+        Colleague: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Name */
+            name: string;
+        };
         /**
          * Column
          * @description A column of a table.
@@ -4290,6 +4694,39 @@ export interface components {
             due_on: string;
         };
         /**
+         * DueLine
+         * @description Something that is due and has no time yet, with free times for it.
+         *
+         *     ``visit_id`` is the visit that says so, ``check_id`` the answers that do.
+         */
+        DueLine: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "visit" | "follow_up" | "check" | "call_back";
+            /**
+             * Client Id
+             * Format: uuid
+             */
+            client_id: string;
+            /** Client */
+            client: string;
+            /**
+             * Due
+             * Format: date
+             */
+            due: string;
+            /** Minutes */
+            minutes: number;
+            /** Offers */
+            offers: components["schemas"]["gentle_plumb__services__agenda__agenda__Offer"][];
+            /** Visit Id */
+            visit_id: string | null;
+            /** Check Id */
+            check_id: string | null;
+        };
+        /**
          * EarlierVisit
          * @description What was measured at an earlier visit of the same client, and what was said of conditions: values by path.
          */
@@ -4466,6 +4903,30 @@ export interface components {
              * Format: date-time
              */
             at: string;
+        };
+        /**
+         * FeedChoice
+         * @description Whether a private calendar names clients.
+         */
+        FeedChoice: {
+            /**
+             * Names
+             * @default false
+             */
+            names: boolean;
+        };
+        /**
+         * FeedView
+         * @description A member's calendar as it is set; ``made_at`` is None where there is none.
+         */
+        FeedView: {
+            /**
+             * Names
+             * @default false
+             */
+            names: boolean;
+            /** Made At */
+            made_at: string | null;
         };
         /**
          * FieldView
@@ -5150,7 +5611,7 @@ export interface components {
             /** Fixes */
             fixes: components["schemas"]["SinglePurchase"][];
             /** Offers */
-            offers: components["schemas"]["Offer"][];
+            offers: components["schemas"]["gentle_plumb__core__plans__own_plan__Offer"][];
             /**
              * Name
              * @default
@@ -5815,7 +6276,7 @@ export interface components {
         };
         /**
          * LetterOut
-         * @description A mail as it leaves; ``id`` is the same each time it is tried.
+         * @description A mail as it leaves; ``id`` is the same each time it is tried, ``calendar`` a calendar file that goes with it.
          */
         LetterOut: {
             /**
@@ -5829,6 +6290,11 @@ export interface components {
             subject: string;
             /** Text */
             text: string;
+            /**
+             * Calendar
+             * @default
+             */
+            calendar: string;
         };
         /**
          * LightReading
@@ -6057,6 +6523,21 @@ export interface components {
             url: string;
         };
         /**
+         * MadeFeed
+         * @description A calendar just made, with its address: it is told this once.
+         */
+        MadeFeed: {
+            /**
+             * Names
+             * @default false
+             */
+            names: boolean;
+            /** Made At */
+            made_at: string | null;
+            /** Url */
+            url: string;
+        };
+        /**
          * MadeLink
          * @description A link just made, or with a new code, told this once; ``url`` is the whole address.
          */
@@ -6081,7 +6562,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "before" | "after" | "check";
+            kind: "before" | "after" | "check" | "appointment" | "reminder" | "cancelled";
             /** Recipient */
             recipient: string;
             /**
@@ -6226,6 +6707,26 @@ export interface components {
              * @default
              */
             currency: string;
+            /**
+             * Opens At
+             * @default 480
+             */
+            opens_at: number;
+            /**
+             * Closes At
+             * @default 1080
+             */
+            closes_at: number;
+            /**
+             * Open Days
+             * @default 12345
+             */
+            open_days: string;
+            /**
+             * Rooms
+             * @default
+             */
+            rooms: string;
             /**
              * Id
              * Format: uuid
@@ -6585,6 +7086,65 @@ export interface components {
             times: string[];
         };
         /**
+         * NewAppointment
+         * @description An appointment to be made.
+         */
+        NewAppointment: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id?: string;
+            /**
+             * Client Id
+             * Format: uuid
+             */
+            client_id: string;
+            /**
+             * Member Id
+             * Format: uuid
+             */
+            member_id: string;
+            /**
+             * On
+             * Format: date
+             */
+            on: string;
+            /**
+             * At
+             * @description Minutes after midnight.
+             */
+            at: number;
+            /**
+             * Minutes
+             * @description Minutes.
+             * @default 60
+             */
+            minutes: number;
+            /**
+             * Kind
+             * @default visit
+             * @enum {string}
+             */
+            kind: "visit" | "follow_up" | "check" | "call_back";
+            /**
+             * Place Kind
+             * @default room
+             * @enum {string}
+             */
+            place_kind: "room" | "address" | "call";
+            /**
+             * Place
+             * @default
+             */
+            place: string;
+            /**
+             * Mail Client
+             * @default true
+             */
+            mail_client: boolean;
+        };
+        /**
          * NewClient
          * @description A client to be added.
          */
@@ -6806,43 +7366,6 @@ export interface components {
             by: string;
             /** Typed */
             typed: string;
-        };
-        /**
-         * Offer
-         * @description One thing that can be ticked: what taking it, in the place of what its slot has, comes to.
-         *
-         *     ``removes`` and ``minutes`` are against the plan without it; ``left`` what stays then.
-         */
-        Offer: {
-            /** Key */
-            key: string;
-            /**
-             * Slot
-             * @enum {string}
-             */
-            slot: "seat" | "desk" | "keys" | "feet" | "screen" | "pointer" | "back" | "phone" | "paper";
-            /** Label */
-            label: string;
-            /** Does */
-            does: string;
-            /**
-             * Price
-             * @enum {string}
-             */
-            price: "nothing" | "found" | "small" | "medium" | "large";
-            /** Temporary */
-            temporary: boolean;
-            /** Taken */
-            taken: boolean;
-            /** Removes */
-            removes: number;
-            /** Minutes */
-            minutes: number | null;
-            /** Left */
-            left: number;
-            /** Height */
-            height: number | null;
-            span: components["schemas"]["Span"] | null;
         };
         /**
          * OfferView
@@ -8232,6 +8755,26 @@ export interface components {
              */
             currency: string;
             /**
+             * Opens At
+             * @default 480
+             */
+            opens_at: number;
+            /**
+             * Closes At
+             * @default 1080
+             */
+            closes_at: number;
+            /**
+             * Open Days
+             * @default 12345
+             */
+            open_days: string;
+            /**
+             * Rooms
+             * @default
+             */
+            rooms: string;
+            /**
              * Id
              * Format: uuid
              */
@@ -8909,7 +9452,7 @@ export interface components {
             /** Fixes */
             fixes: components["schemas"]["SinglePurchase"][];
             /** Offers */
-            offers: components["schemas"]["Offer"][];
+            offers: components["schemas"]["gentle_plumb__core__plans__own_plan__Offer"][];
             /**
              * Format
              * @default gentle-plumb-fit-3
@@ -10592,11 +11135,61 @@ export interface components {
             reason: string;
         };
         /**
+         * Offer
+         * @description One thing that can be ticked: what taking it, in the place of what its slot has, comes to.
+         *
+         *     ``removes`` and ``minutes`` are against the plan without it; ``left`` what stays then.
+         */
+        gentle_plumb__core__plans__own_plan__Offer: {
+            /** Key */
+            key: string;
+            /**
+             * Slot
+             * @enum {string}
+             */
+            slot: "seat" | "desk" | "keys" | "feet" | "screen" | "pointer" | "back" | "phone" | "paper";
+            /** Label */
+            label: string;
+            /** Does */
+            does: string;
+            /**
+             * Price
+             * @enum {string}
+             */
+            price: "nothing" | "found" | "small" | "medium" | "large";
+            /** Temporary */
+            temporary: boolean;
+            /** Taken */
+            taken: boolean;
+            /** Removes */
+            removes: number;
+            /** Minutes */
+            minutes: number | null;
+            /** Left */
+            left: number;
+            /** Height */
+            height: number | null;
+            span: components["schemas"]["Span"] | null;
+        };
+        /**
          * Verdict
          * @description The practitioner's word on a finding.
          * @enum {string}
          */
         gentle_plumb__core__record__fields__work__Verdict: "accepted" | "dismissed";
+        /**
+         * Offer
+         * @description A free time.
+         */
+        gentle_plumb__services__agenda__agenda__Offer: {
+            /**
+             * On
+             * Format: date
+             */
+            on: string;
+            /** At */
+            at: number;
+        };
     };
     responses: never;
     parameters: never;
@@ -15543,6 +16136,646 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    agenda_api_agenda_get: {
+        parameters: {
+            query?: {
+                start?: string | null;
+                /** @description How many days. */
+                days?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AgendaView"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_appointment_api_appointments_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewAppointment"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AppointmentView"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_appointment_api_appointments__appointment_id__put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                appointment_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangedAppointment"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AppointmentView"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cancel_appointment_api_appointments__appointment_id__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                appointment_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    invitation_api_appointments__appointment_id__invitation_ics_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                appointment_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar; charset=utf-8": unknown;
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    calendar_api_calendar_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeedView"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    make_calendar_api_calendar_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FeedChoice"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MadeFeed"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    drop_calendar_api_calendar_delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    calendar_file_api_calendars__token__ics_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar; charset=utf-8": unknown;
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -142,8 +142,8 @@ function StepList({
         <tr className="border-b border-ink text-start">
           <th className="py-1 font-semibold">{t`Adjust in this order`}</th>
           <th className="ps-2 text-end font-semibold">{t`Setting`}</th>
-          <th className="ps-2 text-end font-semibold whitespace-nowrap">{t`Left at`}</th>
-          <th className="ps-2 text-end font-semibold whitespace-nowrap">{t`Still off`}</th>
+          <th className="ps-2 text-end font-semibold">{t`Left at`}</th>
+          <th className="ps-2 text-end font-semibold">{t`Still off`}</th>
         </tr>
       </thead>
       <tbody className="figures">

@@ -1,0 +1,110 @@
+"""The agenda: appointments, private calendars, and the calendar a calendar program asks for."""
+
+from __future__ import annotations
+
+from datetime import date
+from typing import Annotated
+from uuid import UUID
+
+from pydantic import Field
+
+from ..core.language import msg
+from ..schemas.agenda import FeedChoice
+from ..services.agenda import AgendaQuery, AgendaView, FeedView, MadeFeed, Waiting, waiting_visits
+from ..services.models import AppointmentView, ChangedAppointment, NewAppointment
+from ..services.visit_lists import ListQuery
+from .route import Call, Caller, FileAnswer, Needs, Routes
+from .services import Services
+
+AGENDA_ROUTES = Routes("practice")
+get, post, put, delete = (
+    AGENDA_ROUTES.get,
+    AGENDA_ROUTES.post,
+    AGENDA_ROUTES.put,
+    AGENDA_ROUTES.delete,
+)
+Days = Annotated[int, Field(ge=1, le=42, description="How many days.")]
+CALENDAR = "text/calendar; charset=utf-8"
+
+
+@get("/agenda", Needs.MEMBER, audit=("read", msg("agenda")))
+def agenda(to: Services, who: Caller, start: date | None = None, days: Days = 7) -> AgendaView:
+    """What is planned from a day on, what clashes, and free times for what is due."""
+    today = who.practice.day(to.clock())
+    lines = to.visits.visits(who.member, ListQuery(), who.practice)
+    waiting = list(waiting_visits(lines, today))
+    waiting += [
+        Waiting(
+            kind="check",
+            client_id=check.client_id,
+            client=check.client,
+            due=today,
+            check_id=check.id,
+        )
+        for check in to.links.waiting(who.member)
+        if check.level not in ("fine", "advice")
+        and not any(line.client_id == check.client_id for line in waiting)
+    ]
+    return to.agenda.agenda(who.member, who.practice, AgendaQuery(start=start, days=days), waiting)
+
+
+@post("/appointments", Needs.OFFICE, audit=("change", msg("appointment")), status=201)
+def add_appointment(to: Services, who: Caller, appointment: NewAppointment) -> AppointmentView:
+    """Keep a time for a client; sent twice it is one."""
+    return to.agenda.add(who.member, who.practice, appointment)
+
+
+@put("/appointments/{appointment_id}", Needs.OFFICE, audit=("change", msg("appointment")))
+def change_appointment(
+    to: Services, who: Caller, appointment_id: UUID, appointment: ChangedAppointment
+) -> AppointmentView:
+    """Move or change an appointment upon its version; on a stale version it answers 409 with what is there."""
+    return to.agenda.change(who.member, who.practice, appointment_id, appointment)
+
+
+@delete(
+    "/appointments/{appointment_id}", Needs.OFFICE, audit=("change", msg("appointment")), status=204
+)
+def cancel_appointment(to: Services, who: Caller, appointment_id: UUID) -> None:
+    """Cancel an appointment; a client who was told of it by email is told so."""
+    to.agenda.drop(who.member, who.practice, appointment_id)
+
+
+@get(
+    "/appointments/{appointment_id}/invitation.ics",
+    Needs.OFFICE,
+    audit=("share", msg("appointment")),
+    media=CALENDAR,
+)
+def invitation(to: Services, who: Caller, appointment_id: UUID) -> FileAnswer:
+    """An appointment as a calendar file for the client."""
+    content, client = to.agenda.invitation(who.member, who.practice, appointment_id)
+    return FileAnswer(
+        content=content, media=CALENDAR, name="appointment.ics", clients=frozenset({client.id})
+    )
+
+
+@get("/calendar", Needs.MEMBER)
+def calendar(to: Services, who: Caller) -> FeedView:
+    """Whether one's private calendar is on, and what it tells."""
+    return to.feeds.view(who.member)
+
+
+@post("/calendar", Needs.MEMBER, audit=("share", msg("private calendar")), status=201)
+def make_calendar(to: Services, call: Call, who: Caller, choice: FeedChoice) -> MadeFeed:
+    """Make one's private calendar, or give it another address; it is told this once."""
+    return to.feeds.make(who.member, to.public_url or call.base_url, names=choice.names)
+
+
+@delete("/calendar", Needs.MEMBER, audit=("share", msg("private calendar")), status=204)
+def drop_calendar(to: Services, who: Caller) -> None:
+    """Close one's private calendar."""
+    to.feeds.drop(who.member)
+
+
+@get("/calendars/{token}.ics", Needs.NOBODY, media=CALENDAR)
+def calendar_file(
+    to: Services, token: Annotated[str, Field(pattern="^[A-Za-z0-9_-]{20,80}$")]
+) -> FileAnswer:
+    """A private calendar, for the calendar program that knows its address."""
+    return FileAnswer(content=to.feeds.file(token), media=CALENDAR, name="calendar.ics")
