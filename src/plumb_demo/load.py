@@ -17,6 +17,7 @@ from gentle_plumb.core.visit import PhotoFile, photos_from
 from gentle_plumb.documents import PaperFiles, PillowImageProcessor, TypstPdfRenderer
 from gentle_plumb.services.account_ports import Accounts
 from gentle_plumb.services.accounts import AccountService
+from gentle_plumb.services.agenda import AgendaStore
 from gentle_plumb.services.measuring import MeasuringService
 from gentle_plumb.services.models import (
     Change,
@@ -36,6 +37,7 @@ from gentle_plumb.services.reports import ReportService
 from gentle_plumb.services.shelves import ShelfService
 from gentle_plumb.services.visits import VisitService
 
+from .appointments import ROOMS, load_appointments
 from .clients import DEMO_CLIENTS
 from .own_pages import EMAILS, load_own_pages
 from .people import (
@@ -305,6 +307,7 @@ def load_demo(
     store: MeasuringStore,
     clock: Clock,
     pages: OwnPages | None = None,
+    agenda: AgendaStore | None = None,
 ) -> None:
     """Make the demo practice, its members, shelf, lists, clients, visits, and what clients gave themselves."""
     practice = Practice(
@@ -315,6 +318,7 @@ def load_demo(
         letterhead=LETTERHEAD,
         contact=CONTACT,
         time_zone=TIME_ZONE,
+        rooms=ROOMS,
         **DEMO_SUMS,
         keep_signed_years=KEPT_YEARS,
         keep_unsigned_years=KEPT_UNSIGNED_YEARS,
@@ -355,3 +359,6 @@ def load_demo(
     }
     if pages is not None:
         load_own_pages(pages, records, accounts, members[0], practice, visits, clock)
+    if agenda is not None:
+        today = practice.day(clock())
+        load_appointments(agenda, practice, members, records.clients(practice.id), today)

@@ -32,6 +32,7 @@ from ..services.errors import NoKey
 from ..services.instruments import subject_word
 from ..storage import (
     SqlAccounts,
+    SqlAgenda,
     SqlMeasuring,
     SqlOwnPages,
     SqlRecords,
@@ -171,6 +172,7 @@ def _load_demo(engine: Engine, say: Say) -> None:
             SqlMeasuring(engine),
             now,
             SqlOwnPages(engine),
+            SqlAgenda(engine),
         )
     else:
         say("Using the existing data.")

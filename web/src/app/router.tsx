@@ -20,6 +20,10 @@ function Root() {
   return open ? <Outlet /> : <Gate />;
 }
 
+/** Which day of the agenda is shown, whose visits, and what is looked for. */
+export type TodaySearch = { day?: string; whose?: "mine"; q?: string };
+const DAY = /^\d{4}-\d{2}-\d{2}$/;
+
 const root = createRootRoute({ component: Root });
 const ownPage = createRoute({
   getParentRoute: () => root,
@@ -37,6 +41,11 @@ const shell = createRoute({ getParentRoute: () => root, id: "shell", component: 
 const today = createRoute({
   getParentRoute: () => shell,
   path: "/",
+  validateSearch: (search: Record<string, unknown>): TodaySearch => ({
+    ...(typeof search.day === "string" && DAY.test(search.day) ? { day: search.day } : {}),
+    ...(search.whose === "mine" ? { whose: search.whose } : {}),
+    ...(typeof search.q === "string" && search.q ? { q: search.q } : {}),
+  }),
   component: lazyRouteComponent(() => import("../features/today/today-page"), "TodayPage"),
 });
 const clients = createRoute({

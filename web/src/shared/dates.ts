@@ -87,3 +87,36 @@ function inWords(iso: string, month: "short" | "long", today: string): string {
 export function clockTime(moment: Date): string {
   return clock.format(moment);
 }
+
+/** A time of day from minutes after midnight: 09:30. */
+export function clockOf(minutes: number): string {
+  return new Date(Date.UTC(2000, 0, 1, 0, minutes)).toLocaleTimeString(writing(), {
+    hour: "2-digit",
+    minute: "2-digit",
+    timeZone: "UTC",
+  });
+}
+
+/** The weekday with day and month: Thu 3 Dec. */
+export function weekdayAndDay(iso: string, weekday: "short" | "long" = "short"): string {
+  return new Date(`${iso}T00:00:00Z`).toLocaleDateString(writing(), {
+    weekday,
+    day: "numeric",
+    month: weekday,
+    timeZone: "UTC",
+  });
+}
+
+/** The first day of the week that a day is in: Monday, or Sunday where the practice writes the month first. */
+export function weekStart(iso: string): string {
+  const weekday = new Date(`${iso}T00:00:00Z`).getUTCDay();
+  return daysLater(iso, -(order === "mdy" ? weekday : (weekday + 6) % 7));
+}
+
+/** The name of a weekday, 1 for Monday. */
+export function weekdayName(number: number): string {
+  return new Date(Date.UTC(2024, 0, number)).toLocaleDateString(writing(), {
+    weekday: "short",
+    timeZone: "UTC",
+  });
+}

@@ -3,6 +3,7 @@ import { createMemoryHistory, createRouter, RouterProvider } from "@tanstack/rea
 import { render, screen } from "@testing-library/react";
 import { router } from "@/app/router";
 import type { Schemas } from "@/shared/api/client";
+import { anAgenda } from "./agenda";
 import { type Answers, ServerStandIn } from "./server";
 
 type Me = Schemas["Me"];
@@ -18,6 +19,10 @@ export function aMember(over: Partial<Me> = {}): Me {
     second_factor: false,
     idle_minutes: 15,
     device_days: 14,
+    opens_at: 480,
+    closes_at: 1080,
+    open_days: "12345",
+    rooms: "",
     price_small: 40,
     price_medium: null,
     price_large: null,
@@ -96,6 +101,8 @@ export async function openPage(path: string, answers: Answers = {}, me: Partial<
     "GET /api/members": { body: [] },
     "GET /api/languages": { body: [] },
     "GET /api/checks": { body: [] },
+    "GET /api/agenda": { body: anAgenda() },
+    "GET /api/calendar": { body: { names: false, made_at: null } },
     ...answers,
   });
   const queries = new QueryClient({

@@ -16,6 +16,7 @@ from ...core.language import msg
 from ..account_ports import Accounts
 from ..errors import NotAllowed, NotFound
 from ..models import (
+    WRITERS,
     Appointment,
     AppointmentKind,
     ChangedAppointment,
@@ -153,7 +154,7 @@ class AgendaService:
         colleagues = [
             Colleague(id=person.id, name=person.name)
             for person in self._accounts.members(practice.id)
-            if person.role in ("owner", "practitioner")
+            if person.role in WRITERS
         ]
         return AgendaView(
             today=today,
@@ -187,7 +188,8 @@ class AgendaService:
             if due.client_id in planned:
                 continue
             minutes = USUAL_MINUTES[due.kind]
-            offers = list(islice(_offers(taken, practice, now, due.due, minutes), MOST_OFFERS))
+            free = _offers(taken, practice, now, due.due, minutes)
+            offers = list(islice(free, MOST_OFFERS)) if member.role in WRITERS else []
             taken += [
                 Slot(
                     key=due,
@@ -246,7 +248,7 @@ class AgendaService:
         if client_id in self._hidden(member):
             raise NotAllowed(msg("This client is open to some of the practice only."))
         if whose is not None and not any(
-            person.id == whose and person.role in ("owner", "practitioner")
+            person.id == whose and person.role in WRITERS
             for person in self._accounts.members(practice.id)
         ):
             raise NotFound(msg("Nobody of this practice who sees clients has this id."))

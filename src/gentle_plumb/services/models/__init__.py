@@ -38,6 +38,7 @@ from .agenda import (
     CalendarFeed,
     ChangedAppointment,
     NewAppointment,
+    PlaceKind,
     PlannedAppointment,
 )
 from .archives import ArchivedPhoto, ArchivedVisit, ClientArchive

@@ -9,8 +9,8 @@ export function useBeginVisit() {
   const ids = useRef(new Map<string, string>());
   const { mutateAsync } = start;
   const begin = useCallback(
-    async (clientId: string, fromVisit: string | null = null) => {
-      const id = ids.current.get(clientId) ?? crypto.randomUUID();
+    async (clientId: string, fromVisit: string | null = null, visitId?: string) => {
+      const id = visitId ?? ids.current.get(clientId) ?? crypto.randomUUID();
       ids.current.set(clientId, id);
       const visit = await mutateAsync({ body: { id, client_id: clientId, from_visit: fromVisit } });
       ids.current.delete(clientId);

@@ -2,6 +2,7 @@ import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import Bowser from "bowser";
 import { type FormEvent, useState } from "react";
+import { CalendarFeed } from "@/features/agenda/calendar-feed";
 import { useMe, usePassword, useRegistration, useSessions } from "@/shared/api/account";
 import type { Schemas } from "@/shared/api/client";
 import { clockTime, shortDate } from "@/shared/dates";
@@ -26,7 +27,10 @@ export function AccountPage() {
           <Password />
           <SecondFactor />
         </div>
-        <Sessions />
+        <div className="space-y-10">
+          <Sessions />
+          <CalendarFeed />
+        </div>
       </div>
     </>
   );

@@ -13,6 +13,7 @@ import { Segments } from "@/shared/ui/segments";
 import { Skeleton } from "@/shared/ui/skeleton";
 import { Whose } from "@/shared/ui/whose";
 import { said } from "@/shared/words/said";
+import { type Hours, HoursFields, hoursOf } from "./hours";
 import { Invite, ResetPassword, Waiting } from "./invite";
 import { Languages } from "./languages";
 import { Restricted } from "./restricted";
@@ -148,6 +149,7 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
   const [second, setSecond] = useState(me.second_factor);
   const [idle, setIdle] = useState(`${me.idle_minutes}`);
   const [days, setDays] = useState(`${me.device_days}`);
+  const [hours, setHours] = useState<Hours>(hoursOf(me));
   const [sums, setSums] = useState(SUMS.map(([name]) => shownSum(me[name])));
   const typed = sums.map((sum) => (sum.trim() ? Number(sum.replace(",", ".")) : null));
   const changed =
@@ -160,6 +162,7 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
     second !== me.second_factor ||
     Number(idle) !== me.idle_minutes ||
     Number(days) !== me.device_days ||
+    JSON.stringify(hours) !== JSON.stringify(hoursOf(me)) ||
     SUMS.some(([name], index) => typed[index] !== me[name]);
   return (
     <form
@@ -173,6 +176,7 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
           body: {
             ...{ time_zone: zone, date_order: order, local_wording: wording, letterhead, contact },
             ...prices,
+            ...hours,
             second_factor: second,
             idle_minutes: Number(idle),
             device_days: Number(days),
@@ -232,6 +236,7 @@ function PracticeForm({ me }: { me: Schemas["Me"] }) {
         onChange={(event) => setWording(event.target.value)}
         help={t`Text that local rules or your insurer require on every report.`}
       />
+      <HoursFields hours={hours} onChange={setHours} />
       <fieldset className="grid gap-3 desk:grid-cols-2">
         <legend className="mb-1 font-semibold">{t`Typical prices`}</legend>
         {SUMS.map(([name, label, help], index) => (

@@ -1,6 +1,7 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Link } from "@tanstack/react-router";
+import { Offers } from "@/features/agenda/offers";
 import { ROUND_WORDS, useChecks } from "@/shared/api/own";
 import { shortDate } from "@/shared/dates";
 import { matches } from "@/shared/search";
@@ -45,6 +46,9 @@ export function Answers({ words, grave }: { words: string; grave: boolean }) {
             >
               {check.level_says}
             </span>
+            <div className="desk:col-span-full">
+              <Offers of={(due) => due.check_id === check.id} />
+            </div>
           </li>
         ))}
       </ul>

@@ -1,8 +1,9 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
-import { Link } from "@tanstack/react-router";
+import { Link, useNavigate, useSearch } from "@tanstack/react-router";
 import { Collapsible } from "radix-ui";
 import { useState } from "react";
+import { AgendaSection } from "@/features/agenda/agenda";
 import { useMe } from "@/shared/api/account";
 import { Refused } from "@/shared/api/client";
 import { useVisits } from "@/shared/api/queries";
@@ -20,30 +21,37 @@ import { VisitRow } from "./visit-row";
 import { type Group, groupVisits, sought } from "./visits";
 
 /** What comes before clients' answers. */
-const FIRST: ReadonlySet<Group["id"]> = new Set(["sign", "call", "today", "due"]);
+const FIRST: ReadonlySet<Group["id"]> = new Set(["sign", "call"]);
 
 /** Today: what has to be done next, and for whom. */
 export function TodayPage() {
   const me = useMe().data;
-  const [words, setWords] = useState("");
-  const [whose, setWhose] = useState("all");
+  const { day = dayOf(new Date()), whose = "all", q = "" } = useSearch({ from: "/shell/" });
+  const navigate = useNavigate({ from: "/" });
+  const [words, setWords] = useState(q);
   const todays = useVisits();
   const visits = useVisits({ q: useLater(words), mine: whose === "mine" });
   const every = visits.data ?? [];
   const shown = sought(every, words, whose === "mine" ? (me?.name ?? "") : null);
   const groups = groupVisits(shown);
+  const look = (some: { day?: string | undefined; whose?: "mine" | undefined; q?: string }) =>
+    void navigate({ search: (held) => given({ ...held, ...some }), replace: true });
+  const found = (next: string) => {
+    setWords(next);
+    look({ q: next });
+  };
   return (
     <>
       <PageHead
         title={t`Today`}
         says={<span className="figures">{longDate(dayOf(new Date()))}</span>}
       >
-        <SearchField label={t`Find a visit`} value={words} onChange={setWords} />
+        <SearchField label={t`Find a visit`} value={words} onChange={found} />
         <Segments
           label={t`Whose visits`}
           compact
           value={whose}
-          onChange={setWhose}
+          onChange={(next) => look({ whose: next === "mine" ? "mine" : undefined })}
           choices={[
             { value: "all", label: t`All` },
             { value: "mine", label: t`Mine` },
@@ -95,6 +103,11 @@ export function TodayPage() {
         .map((group) => (
           <Block key={group.id} group={group} open={words !== ""} />
         ))}
+      <AgendaSection
+        day={day}
+        mine={whose === "mine"}
+        onDay={(next) => look({ day: next === dayOf(new Date()) ? undefined : next })}
+      />
       <Answers words={words} grave={false} />
       {groups
         .filter((group) => !FIRST.has(group.id))
@@ -103,6 +116,12 @@ export function TodayPage() {
         ))}
     </>
   );
+}
+
+/** What an address holds of what is looked at: nothing of what is not set. */
+function given(search: { day?: string | undefined; whose?: "mine" | undefined; q?: string }) {
+  const { day, whose, q } = search;
+  return { ...(day && { day }), ...(whose && { whose }), ...(q && { q }) };
 }
 
 /** Visits that wait for the same; what is signed is folded away. */

@@ -2,6 +2,7 @@ import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { Link } from "@tanstack/react-router";
 import { clsx } from "clsx";
+import { Offers } from "@/features/agenda/offers";
 import { useMe } from "@/shared/api/account";
 import { useVisitChanges } from "@/shared/api/queries";
 import { shortDate } from "@/shared/dates";
@@ -82,6 +83,11 @@ export function VisitRow({
           <Settling until={line.settles_at} />
         </span>
       </div>
+      {(due || call) && (
+        <div className="desk:col-span-full">
+          <Offers of={(waiting) => waiting.visit_id === line.id} />
+        </div>
+      )}
     </li>
   );
 }
