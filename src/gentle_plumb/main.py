@@ -40,6 +40,7 @@ from .services.policies import PolicyService
 from .services.ports import Clock
 from .services.reports import ReportService
 from .services.retention import RetentionService
+from .services.search import SearchService
 from .services.shelves import ShelfService
 from .services.system_status import BackupFile, SystemStatusService
 from .services.taking import TakingService
@@ -147,6 +148,7 @@ def make_services(engine: Engine, settings: Settings, clock: Clock = now) -> Ser
             clock,
             access.hidden,
         ),
+        search=SearchService(records, SqlShelf(engine), access.hidden),
         feeds=FeedService(SqlAgenda(engine), appointment_calendar, clock),
         entrances=entrance_service(engine, settings, clock),
         access=access,

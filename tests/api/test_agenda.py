@@ -17,6 +17,12 @@ from gentle_plumb.services.own_page import MailService
 from gentle_plumb.storage import SqlAccounts, SqlAgenda, SqlOwnPages
 from plumb_demo.people import NO_FLAGS
 
+MARROW = {
+    "piece": "chair",
+    "name": "Marrow chair",
+    "place": "Odile’s room",
+    "values": {"look.chair.kind": "task", "look.chair.seat_min": "43 cm"},
+}
 HEALTH = "pain|health|discomfort|assessment|symptom|flag"
 
 
@@ -232,3 +238,21 @@ def test_a_practice_opens_before_it_closes(owner):
     hours = {"opens_at": 600, "closes_at": 600}
     wrong = owner.http.put("/api/practice", json=settings | hours).json()
     assert (wrong["field"], wrong["status"]) == ("closes_at", 422)
+
+
+def test_anything_is_found_within_the_practice_and_hidden_clients_are_not(
+    owner, colleague, stranger, office, client
+):
+    visit = owner.add("visits", client_id=client).json()["id"]
+    owner.add("shelf", **MARROW)
+    found = owner.http.get("/api/search", params={"q": "odlie"}).json()
+    assert [line["id"] for line in found["clients"]] == [client]
+    assert [line["id"] for line in found["visits"]] == [visit]
+    found = owner.http.get("/api/search", params={"q": "marrow"}).json()
+    assert [line["name"] for line in found["equipment"]] == ["Marrow chair"]
+    empty = {"clients": [], "visits": [], "equipment": []}
+    assert stranger.http.get("/api/search", params={"q": "odile"}).json() == empty
+    access = {"restricted": True, "members": [str(office.owner.id)], "knowing": True}
+    owner.http.put(f"/api/restricted/{client}", json=access)
+    seen = colleague.http.get("/api/search", params={"q": "odile marrick"}).json()
+    assert seen["clients"] == seen["visits"] == []

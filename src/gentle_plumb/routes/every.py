@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from .access import ACCESS_ROUTES
 from .accounts import ACCOUNT_ROUTES, OPERATION_ROUTES
-from .agenda import AGENDA_ROUTES
+from .day import DAY_ROUTES
 from .links import AUDIT_ROUTES, DEVICE_ROUTES, LINK_ROUTES
 from .measuring import DESK_ROUTES, MEASURING_ROUTES
 from .own_page import OWN_ROUTES
@@ -20,7 +20,7 @@ EVERY_ROUTE: tuple[Route, ...] = (
     *ACCESS_ROUTES,
     *RETENTION_ROUTES,
     *VISIT_ROUTES,
-    *AGENDA_ROUTES,
+    *DAY_ROUTES,
     *PAPER_ROUTES,
     *PRACTICE_ROUTES,
     *MEASURING_ROUTES,

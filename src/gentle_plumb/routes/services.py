@@ -24,6 +24,7 @@ from ..services.policies import PolicyService
 from ..services.ports import DeskController, LightMeter, PdfRenderer
 from ..services.queue import JobQueue
 from ..services.retention import RetentionService
+from ..services.search import SearchService
 from ..services.shelves import ShelfService
 from ..services.system_status import SystemStatusService
 from ..services.taking import TakingService
@@ -69,6 +70,7 @@ class Services(VisitServices):
     clock: Callable[[], datetime]
     agenda: AgendaService
     feeds: FeedService
+    search: SearchService
     photos: PhotoService
     archives: ArchiveService
     shelf: ShelfService

@@ -116,14 +116,15 @@ def matches(sought: str, *texts: str) -> bool:
 
     """
     words = _words(joined(" ", texts))
-    return all(any(word.startswith(start) for word in words) for start in _plain(sought).split())
+    return all(any(word.startswith(start) for word in words) for start in plain(sought).split())
 
 
 def _words(text: str) -> tuple[str, ...]:
-    return tuple(WORD_ENDS.split(_plain(text)))
+    return tuple(WORD_ENDS.split(plain(text)))
 
 
-def _plain(text: str) -> str:
+def plain(text: str) -> str:
+    """Return letters as they are searched: no case, no accents."""
     if text.isascii():
         return text.lower()
     parts = unicodedata.normalize("NFD", text)

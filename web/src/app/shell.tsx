@@ -10,6 +10,7 @@ import {
   Moon,
   Ruler,
   Scale,
+  Search,
   Sun,
   UserRound,
   Users,
@@ -17,6 +18,7 @@ import {
 import { DropdownMenu } from "radix-ui";
 import { type ComponentType, useMemo, useState } from "react";
 import { useStore } from "zustand";
+import { openFind, useFind } from "@/features/find/use-find";
 import { Keys } from "@/features/help/keys-dialog";
 import { useMe, useSignOut } from "@/shared/api/account";
 import { outbox } from "@/shared/device/outbox";
@@ -57,13 +59,24 @@ export function Shell() {
         ...Object.fromEntries(PLACES.map(({ to, key }) => [key, () => void navigate({ to })])),
         u: nextUnit,
         "?": () => setHelp(true),
-        "/": () => document.querySelector<HTMLElement>("[data-search]")?.focus(),
       }),
       [navigate, nextUnit],
     ),
   );
+  const { night } = useSettings();
+  const find = useFind([
+    ...PLACES.map(({ to, label }) => ({ label, run: () => void navigate({ to }) })),
+    {
+      label: night ? t`Light mode` : t`Dark mode`,
+      run: () => changeSettings({ night: !night }),
+    },
+    { label: t`Switch units`, more: "cm mm in", run: nextUnit },
+    { label: t`Help`, run: () => setHelp(true) },
+    { label: t`Sign out`, run: leave },
+  ]);
   return (
     <div className="flex min-h-full flex-col-reverse desk:flex-row">
+      {find}
       {phone ? (
         <BottomBar onLeave={leave} onHelp={() => setHelp(true)} />
       ) : (
@@ -102,10 +115,23 @@ function SideBar({ onLeave, onHelp }: Acts) {
       aria-label={t`Places`}
       className="sticky top-0 flex h-screen w-[200px] shrink-0 flex-col overflow-y-auto border-e border-hair px-4 py-5"
     >
-      <div className="mb-8 flex items-center gap-2.5 px-2">
+      <div className="mb-5 flex items-center gap-2.5 px-2">
         <Logo />
         <span className="text-lg font-semibold">{t`Gentle Plumb`}</span>
       </div>
+      <button
+        type="button"
+        onClick={openFind}
+        aria-keyshortcuts="Control+K /"
+        className="mb-4 flex min-h-11 w-full items-center justify-between rounded-[3px] border border-ink/60 bg-ground px-2 text-soft hover:bg-deep"
+      >
+        <span className="flex items-center gap-2">
+          <Search size={16} aria-hidden /> {t`Find`}
+        </span>
+        <span className="figures text-sm" aria-hidden="true">
+          Ctrl K
+        </span>
+      </button>
       {PLACES.map((place) => (
         <Link
           key={place.to}
@@ -190,6 +216,10 @@ function BottomBar({ onLeave, onHelp }: Acts) {
             sideOffset={6}
             className="z-50 min-w-60 border border-ink bg-ground p-1"
           >
+            <DropdownMenu.Item className={item} onSelect={() => setTimeout(openFind)}>
+              <Search size={18} aria-hidden />
+              {t`Find`}
+            </DropdownMenu.Item>
             {PLACES.slice(IN_BAR).map(({ to, label, icon: Glyph }) => (
               <DropdownMenu.Item key={to} className={item} onSelect={() => void navigate({ to })}>
                 <Glyph size={18} aria-hidden />

@@ -9,6 +9,7 @@ import { Marks } from "../../drawing/marks";
 import { LEGEND, LEGEND_SIZE, SIGNS } from "./legend";
 
 const KEYS: [string, string][] = said([
+  ["Ctrl K, /", msg`Find a client, visit, piece of equipment, setting or action`],
   ["t", msg`Today`],
   ["c", msg`Clients`],
   ["e", msg`Equipment`],

@@ -227,9 +227,7 @@ test("a language file that can’t be read says line by line what is wrong with 
     }),
     "DELETE /api/languages/he": { status: 204 },
   });
-  const section = within(
-    await screen.findByRole("region", { name: "Languages" }),
-  );
+  const section = within(await screen.findByRole("region", { name: "Languages" }));
   expect(await section.findByText("4 messages not translated, right to left")).toBeTruthy();
   await userEvent.upload(
     section.getByLabelText("Language file"),

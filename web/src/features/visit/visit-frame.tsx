@@ -2,6 +2,7 @@ import { t } from "@lingui/core/macro";
 import { useNavigate } from "@tanstack/react-router";
 import { clsx } from "clsx";
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { useFind } from "@/features/find/use-find";
 import { Keys } from "@/features/help/keys-dialog";
 import { useKeys } from "@/shared/keys";
 import { useUnitSwitch } from "@/shared/settings";
@@ -66,9 +67,11 @@ export const VisitFrame = memo(function VisitFrame({ trying }: { trying: boolean
     note: () => setNoting(true),
     ...{ undo, elevation, enlarge },
   });
+  const find = useVisitFind(() => setNoting(true));
   const Panel = PANELS[step];
   return (
     <>
+      {find}
       <div
         className={clsx(
           "grid h-full overflow-hidden",
@@ -180,6 +183,20 @@ function useUndo(): () => void {
 }
 
 /** Single keys, where no field has the focus. */
+/** The field that finds anything, with the steps of the visit. */
+function useVisitFind(note: () => void) {
+  const { catalogue, unit } = useVisitFacts();
+  const { go } = useNavigation();
+  const { nextUnit } = useUnitSwitch(unit);
+  const navigate = useNavigate();
+  return useFind([
+    ...STEP_IDS.map((id) => ({ label: catalogue.steps[id] ?? id, run: () => go(id) })),
+    { label: t`Add a note or photo`, run: note },
+    { label: t`Switch units`, more: "cm mm in", run: nextUnit },
+    { label: t`Today`, run: () => void navigate({ to: "/" }) },
+  ]);
+}
+
 function useVisitKeys(acts: {
   help: () => void;
   note: () => void;

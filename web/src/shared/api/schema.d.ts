@@ -1195,6 +1195,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/search": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Search
+         * @description Clients, visits and equipment that words find, typing errors allowed; the best of each kind.
+         */
+        get: operations["search_api_search_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/appointments": {
         parameters: {
             query?: never;
@@ -5395,6 +5415,33 @@ export interface components {
             /** Email */
             email: string;
         };
+        /**
+         * Found
+         * @description What was found, the best first.
+         */
+        Found: {
+            /** Clients */
+            clients: components["schemas"]["FoundClient"][];
+            /** Visits */
+            visits: components["schemas"]["FoundVisit"][];
+            /** Equipment */
+            equipment: components["schemas"]["FoundEquipment"][];
+        };
+        /**
+         * FoundClient
+         * @description A client who was found.
+         */
+        FoundClient: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Name */
+            name: string;
+            /** Work */
+            work: string;
+        };
         /** FoundDocument */
         FoundDocument: {
             /**
@@ -5522,6 +5569,51 @@ export interface components {
              * @description Screen 3 top, from the floor.
              */
             screen3_top?: (number | string) | null;
+        };
+        /**
+         * FoundEquipment
+         * @description A piece or shared workstation that was found.
+         */
+        FoundEquipment: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "piece" | "workstation";
+            /** Name */
+            name: string;
+            /** Place */
+            place: string;
+        };
+        /**
+         * FoundVisit
+         * @description A visit of a client who was found.
+         */
+        FoundVisit: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Client */
+            client: string;
+            /**
+             * Started On
+             * Format: date
+             */
+            started_on: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "new" | "draft" | "signed" | "changed";
+            /** Practitioner */
+            practitioner: string;
         };
         /**
          * FurtherDocument
@@ -16176,6 +16268,79 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AgendaView"];
+                };
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    search_api_search_get: {
+        parameters: {
+            query: {
+                /** @description What words of name or job begin with. */
+                q: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Found"];
                 };
             };
             /** @description Not signed in */

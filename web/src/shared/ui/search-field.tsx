@@ -1,6 +1,6 @@
 import { Search } from "lucide-react";
 
-/** Looks through a list as one types; the slash key leads here. */
+/** Looks through a list as one types. */
 export function SearchField({
   label,
   value,
@@ -21,8 +21,7 @@ export function SearchField({
         autoComplete="off"
         type="search"
         aria-label={label}
-        placeholder={`${label}  /`}
-        data-search=""
+        placeholder={label}
         value={value}
         onChange={(event) => onChange(event.target.value)}
         className="min-h-11 w-full rounded-[3px] border border-ink/60 bg-ground pe-3 ps-10 placeholder:text-soft"

@@ -28,7 +28,16 @@ function choicesOf(field: Schemas["FieldView"] | undefined) {
 const FELT: ReadonlySet<Action["kind"]> = new Set(["set", "add", "technique", "habit"]);
 
 /** The test on the person with its answer, and the client's own word; what follows from either. */
-export function TestAndWord({ action, row }: { action: Action; row: Row | undefined }) {
+export function TestAndWord({
+  action,
+  row,
+  onGood,
+}: {
+  action: Action;
+  row: Row | undefined;
+  /** Passed and comfortable, and the number is there: on to the next. */
+  onGood: () => void;
+}) {
   const { check } = action;
   const { unit, readOnly } = useVisitFacts();
   const queue = useQueue();
@@ -51,7 +60,9 @@ export function TestAndWord({ action, row }: { action: Action; row: Row | undefi
       ],
       unit,
     );
-  const both = () =>
+  const number = useCell(step);
+  const aimed = useCell(`${step}.aimed`);
+  const both = () => {
     queue.typeAll(
       [
         [test.path, "passes"],
@@ -59,6 +70,8 @@ export function TestAndWord({ action, row }: { action: Action; row: Row | undefi
       ],
       unit,
     );
+    if (row && (number?.typed || aimed?.typed)) onGood();
+  };
   const ask = (answer: typeof test, label: string) => (
     <div className="flex flex-wrap items-center justify-between gap-2">
       <span className="text-sm">{label}</span>

@@ -69,7 +69,7 @@ export function StepCard({ step, onEnter }: { step: Step; onEnter: () => void })
       {row?.dial && <DeskKeys row={row} />}
       {row?.dial && <ByDisplay row={row} action={action} />}
       {row && <Measured row={row} action={action} id={id} onEnter={onEnter} />}
-      <TestAndWord action={action} row={row} />
+      <TestAndWord action={action} row={row} onGood={onEnter} />
       <NotToday action={action} />
     </section>
   );

@@ -1,4 +1,4 @@
-"""The agenda: appointments, private calendars, and the calendar a calendar program asks for."""
+"""The practitioner's day: the agenda, private calendars, and finding anything."""
 
 from __future__ import annotations
 
@@ -12,17 +12,14 @@ from ..core.language import msg
 from ..schemas.agenda import FeedChoice
 from ..services.agenda import AgendaQuery, AgendaView, FeedView, MadeFeed, Waiting, waiting_visits
 from ..services.models import AppointmentView, ChangedAppointment, NewAppointment
+from ..services.search import Found
 from ..services.visit_lists import ListQuery
 from .route import Call, Caller, FileAnswer, Needs, Routes
 from .services import Services
+from .visits import Words
 
-AGENDA_ROUTES = Routes("practice")
-get, post, put, delete = (
-    AGENDA_ROUTES.get,
-    AGENDA_ROUTES.post,
-    AGENDA_ROUTES.put,
-    AGENDA_ROUTES.delete,
-)
+DAY_ROUTES = Routes("practice")
+get, post, put, delete = (DAY_ROUTES.get, DAY_ROUTES.post, DAY_ROUTES.put, DAY_ROUTES.delete)
 Days = Annotated[int, Field(ge=1, le=42, description="How many days.")]
 CALENDAR = "text/calendar; charset=utf-8"
 
@@ -46,6 +43,12 @@ def agenda(to: Services, who: Caller, start: date | None = None, days: Days = 7)
         and not any(line.client_id == check.client_id for line in waiting)
     ]
     return to.agenda.agenda(who.member, who.practice, AgendaQuery(start=start, days=days), waiting)
+
+
+@get("/search", Needs.MEMBER, audit=("read", msg("search")))
+def search(to: Services, who: Caller, q: Words) -> Found:
+    """Clients, visits and equipment that words find, typing errors allowed; the best of each kind."""
+    return to.search.find(who.member, q)
 
 
 @post("/appointments", Needs.OFFICE, audit=("change", msg("appointment")), status=201)
