@@ -159,8 +159,16 @@ function useHits(
   );
   const near = useMemo(
     () => ({
-      actions: new Fuse([...actions, ...buttons], { keys: ["label", "more"], threshold: 0.3, ignoreLocation: true }),
-      places: new Fuse(FOUND_PLACES, { keys: ["label", "more"], threshold: 0.3, ignoreLocation: true }),
+      actions: new Fuse([...actions, ...buttons], {
+        keys: ["label", "more"],
+        threshold: 0.3,
+        ignoreLocation: true,
+      }),
+      places: new Fuse(FOUND_PLACES, {
+        keys: ["label", "more"],
+        threshold: 0.3,
+        ignoreLocation: true,
+      }),
     }),
     [actions, buttons],
   );
