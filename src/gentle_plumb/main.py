@@ -149,7 +149,7 @@ def make_services(engine: Engine, settings: Settings, clock: Clock = now) -> Ser
             access.hidden,
         ),
         search=SearchService(records, SqlShelf(engine), access.hidden),
-        feeds=FeedService(SqlAgenda(engine), appointment_calendar, clock),
+        feeds=FeedService(SqlAgenda(engine), appointment_calendar, clock, access.hidden),
         entrances=entrance_service(engine, settings, clock),
         access=access,
         retention=RetentionService(

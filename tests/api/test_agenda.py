@@ -157,6 +157,11 @@ def test_a_private_calendar_names_nobody_unless_it_is_asked_to(
     [event] = calendar(guest.http.get(path).content)
     assert (event["summary"], event["location"]) == ("Visit: Odile Marrick", "Quay Street 4")
     assert owner.http.get("/api/calendar").json()["names"] is True
+    [held] = owner.http.get("/api/clients").json()
+    access = {"restricted": True, "members": [str(office.practitioner.id)], "knowing": True}
+    owner.http.put(f"/api/restricted/{held['id']}", json=access)
+    [event] = calendar(guest.http.get(path).content)
+    assert event["summary"] == "Visit"  # its owner may see the name no more
     assert owner.http.delete("/api/calendar").status_code == 204
     assert guest.http.get(path).status_code == 404
 

@@ -6,8 +6,10 @@ Only a digest of the address is kept, so it is shown once. Clients' names and ad
 from __future__ import annotations
 
 import secrets
+from collections.abc import Callable
 from dataclasses import dataclass
 from datetime import datetime, timedelta
+from uuid import UUID
 
 from ...core.language import filled, language_of, msg
 from ..accounts import token_hash
@@ -45,8 +47,14 @@ class MadeFeed(FeedView):
 class FeedService:
     """Private calendars."""
 
-    def __init__(self, store: AgendaStore, calendar: CalendarWriter, clock: Clock) -> None:
-        self._store, self._calendar, self._clock = store, calendar, clock
+    def __init__(
+        self,
+        store: AgendaStore,
+        calendar: CalendarWriter,
+        clock: Clock,
+        hidden: Callable[[Member], frozenset[UUID]],
+    ) -> None:
+        self._store, self._calendar, self._clock, self._hidden = store, calendar, clock, hidden
 
     def view(self, member: Member) -> FeedView:
         """Whether a member has a calendar, and what it tells."""
@@ -77,21 +85,24 @@ class FeedService:
         lines = self._store.planned(
             practice.id, today - BACK, today + AHEAD, member_id=feed.member_id
         )
-        events = [self._event(line, member, practice, names=feed.names) for line in lines]
+        hidden = self._hidden(member)
+        events = [
+            _event(line, member, practice, names=feed.names and line.client_id not in hidden)
+            for line in lines
+        ]
         return self._calendar(events, name=practice.name, made_at=self._clock())
 
-    def _event(
-        self, line: PlannedAppointment, member: Member, practice: Practice, *, names: bool
-    ) -> Event:
-        kind = KINDS[line.kind]
-        title = filled("{kind}: {client}", kind=kind, client=line.client) if names else kind
-        told = names or line.place_kind == "room"
-        language = language_of(member.language or "en")
-        return Event(
-            key=str(line.id),
-            version=line.version,
-            title=language.say(title),
-            place=language.say(where_words(line.place_kind, line.place if told else "")),
-            starts=line.starts(practice.time_zone),
-            ends=line.ends(practice.time_zone),
-        )
+
+def _event(line: PlannedAppointment, member: Member, practice: Practice, *, names: bool) -> Event:
+    kind = KINDS[line.kind]
+    title = filled("{kind}: {client}", kind=kind, client=line.client) if names else kind
+    told = names or line.place_kind == "room"
+    language = language_of(member.language or "en")
+    return Event(
+        key=str(line.id),
+        version=line.version,
+        title=language.say(title),
+        place=language.say(where_words(line.place_kind, line.place if told else "")),
+        starts=line.starts(practice.time_zone),
+        ends=line.ends(practice.time_zone),
+    )

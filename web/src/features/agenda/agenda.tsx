@@ -3,7 +3,8 @@ import { ChevronLeft, ChevronRight } from "lucide-react";
 import { useState } from "react";
 import { useMe } from "@/shared/api/account";
 import { type Appointment, useAgenda } from "@/shared/api/agenda";
-import { dayOf, daysLater, weekdayAndDay, weekStart } from "@/shared/dates";
+import { Refused } from "@/shared/api/client";
+import { daysLater, weekdayAndDay, weekStart } from "@/shared/dates";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
 import { usePhone } from "@/shared/use-media";
@@ -28,14 +29,18 @@ export function AgendaSection({
   const asked = useAgenda(weekStart(day));
   const [opened, setOpened] = useState<Appointment | null>(null);
   const [free, setFree] = useState<{ on: string; at: number } | null>(null);
-  if (!asked.data)
-    return asked.error ? (
-      <Notice role="alert" className="mb-4">
-        {asked.error.message}
-      </Notice>
-    ) : (
+  if (!asked.data) {
+    if (asked.error instanceof Refused)
+      return (
+        <Notice role="alert" className="mb-4">
+          {asked.error.message}
+        </Notice>
+      );
+    // without network the list below says so; until the answer is there, its room is kept
+    return asked.fetchStatus === "fetching" ? (
       <div className="h-[520px]" aria-hidden="true" />
-    );
+    ) : null;
+  }
   const agenda = mine
     ? {
         ...asked.data,
@@ -108,6 +113,3 @@ export function AgendaSection({
 function nextQuarter(today: boolean, { now, opens_at }: { now: number; opens_at: number }): number {
   return today ? Math.max(opens_at, Math.min(1425, Math.ceil(now / 15) * 15)) : opens_at;
 }
-
-/** The practice's day now. */
-export const todayIs = () => dayOf(new Date());
