@@ -38,6 +38,7 @@ OPEN = {
     "/api/forgotten",
     "/api/own/session",
     "/api/own/door",
+    "/api/calendars/{token}.ics",  # its address is the secret
 }
 
 

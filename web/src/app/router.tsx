@@ -20,8 +20,8 @@ function Root() {
   return open ? <Outlet /> : <Gate />;
 }
 
-/** Which day of the agenda is shown, whose visits, and what is looked for. */
-export type TodaySearch = { day?: string; whose?: "mine"; q?: string };
+/** Which day of the agenda is shown, and whose visits. No names: a browser writes addresses down. */
+export type TodaySearch = { day?: string; whose?: "mine" };
 const DAY = /^\d{4}-\d{2}-\d{2}$/;
 
 const root = createRootRoute({ component: Root });
@@ -44,7 +44,6 @@ const today = createRoute({
   validateSearch: (search: Record<string, unknown>): TodaySearch => ({
     ...(typeof search.day === "string" && DAY.test(search.day) ? { day: search.day } : {}),
     ...(search.whose === "mine" ? { whose: search.whose } : {}),
-    ...(typeof search.q === "string" && search.q ? { q: search.q } : {}),
   }),
   component: lazyRouteComponent(() => import("../features/today/today-page"), "TodayPage"),
 });

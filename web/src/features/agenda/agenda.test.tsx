@@ -49,7 +49,7 @@ test("arrow keys move an appointment, and the way back puts it where it was", as
     },
   });
   await screen.findByRole("region", { name: "Week" });
-  bar(/^Odile Marrick/).focus();
+  bar(/^09:30 Odile Marrick/).focus();
   await userEvent.keyboard("{ArrowDown}");
   expect(server.sent("PUT /api/appointments/appointment-1")).toMatchObject({
     on: DAY,

@@ -176,7 +176,7 @@ export function WeekGrid({
                   onKeyDown={(event) => keyed(event, line)}
                 >
                   {lanes === 1 && line.minutes >= 45 && (
-                    <span className="figures block">{clockOf(line.at)}</span>
+                    <span className="figures block">{clockOf(line.at)} </span>
                   )}
                   <span className="block truncate font-semibold">{whoOf(line)}</span>
                 </button>

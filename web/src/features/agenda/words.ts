@@ -37,11 +37,12 @@ export function whereOf({ place_kind, place }: Pick<Appointment, "place_kind" | 
 
 /** Everything about an appointment in one line, for somebody who hears it. */
 export function spoken(line: Appointment): string {
+  const { at, minutes, on } = line;
   const about = [
-    whoOf(line),
+    `${clockOf(at)} ${whoOf(line)}`,
     line.private ? "" : KIND_WORDS[line.kind],
-    dayAndTime(line.on, line.at),
-    minutesWords(line.minutes),
+    weekdayAndDay(on),
+    minutesWords(minutes),
     line.private ? "" : whereOf(line),
     line.member,
     ...line.clashes,

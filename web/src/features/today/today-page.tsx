@@ -26,27 +26,23 @@ const FIRST: ReadonlySet<Group["id"]> = new Set(["sign", "call"]);
 /** Today: what has to be done next, and for whom. */
 export function TodayPage() {
   const me = useMe().data;
-  const { day = dayOf(new Date()), whose = "all", q = "" } = useSearch({ from: "/shell/" });
+  const { day = dayOf(new Date()), whose = "all" } = useSearch({ from: "/shell/" });
   const navigate = useNavigate({ from: "/" });
-  const [words, setWords] = useState(q);
+  const [words, setWords] = useState("");
   const todays = useVisits();
   const visits = useVisits({ q: useLater(words), mine: whose === "mine" });
   const every = visits.data ?? [];
   const shown = sought(every, words, whose === "mine" ? (me?.name ?? "") : null);
   const groups = groupVisits(shown);
-  const look = (some: { day?: string | undefined; whose?: "mine" | undefined; q?: string }) =>
+  const look = (some: { day?: string | undefined; whose?: "mine" | undefined }) =>
     void navigate({ search: (held) => given({ ...held, ...some }), replace: true });
-  const found = (next: string) => {
-    setWords(next);
-    look({ q: next });
-  };
   return (
     <>
       <PageHead
         title={t`Today`}
         says={<span className="figures">{longDate(dayOf(new Date()))}</span>}
       >
-        <SearchField label={t`Find a visit`} value={words} onChange={found} />
+        <SearchField label={t`Find a visit`} value={words} onChange={setWords} />
         <Segments
           label={t`Whose visits`}
           compact
@@ -119,9 +115,9 @@ export function TodayPage() {
 }
 
 /** What an address holds of what is looked at: nothing of what is not set. */
-function given(search: { day?: string | undefined; whose?: "mine" | undefined; q?: string }) {
-  const { day, whose, q } = search;
-  return { ...(day && { day }), ...(whose && { whose }), ...(q && { q }) };
+function given(search: { day?: string | undefined; whose?: "mine" | undefined }) {
+  const { day, whose } = search;
+  return { ...(day && { day }), ...(whose && { whose }) };
 }
 
 /** Visits that wait for the same; what is signed is folded away. */
