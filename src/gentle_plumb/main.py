@@ -140,7 +140,6 @@ def make_services(engine: Engine, settings: Settings, clock: Clock = now) -> Ser
             partial(note_left, folder) if folder else None,
             secrets_in(engine, settings.secrets_key),
         ),
-        clock=clock,
         agenda=AgendaService(
             SqlAgenda(engine),
             accounts,

@@ -35,8 +35,8 @@ READERS = (
     ("services/papers/letter", "Read by a clinician, in a letter."),
     ("core/pace", "Read by the client and the practitioner."),
     ("services/access/one_time_links", "Read by a member of the team, in an email."),
-    ("storage", "Read by whoever runs the program, or by a practitioner as an error."),
-    ("documents", "Read by whoever imports or exports a file."),
+    ("storage", "For administrators; a practitioner sees it as an error."),
+    ("documents", "For people who import or export files."),
 )
 """Who reads the messages of a part of the program; a practitioner where none is named."""
 

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from datetime import UTC, datetime
+from datetime import UTC, datetime, timedelta
 
 from icalendar import Calendar
 from icalendar import Event as Entry
@@ -11,7 +11,7 @@ from icalendar import Event as Entry
 from ..services.agenda import Event
 
 PRODUCT = "-//Gentle Plumb//Appointments//EN"
-ASKED_AGAIN = "PT15M"
+ASKED_AGAIN = timedelta(minutes=15)
 """How often a calendar program is to ask again (RFC 7986, 5.7). House value."""
 
 
@@ -23,7 +23,7 @@ def appointment_calendar(events: Sequence[Event], *, name: str, made_at: datetim
     calendar.add("method", "PUBLISH")
     calendar.add("name", name)
     calendar.add("x-wr-calname", name)
-    calendar.add("refresh-interval;value=duration", ASKED_AGAIN)
+    calendar.refresh_interval = ASKED_AGAIN
     for event in events:
         entry = Entry()
         entry.add("uid", f"{event.key}@gentle-plumb")

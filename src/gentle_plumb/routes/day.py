@@ -10,7 +10,7 @@ from pydantic import Field
 
 from ..core.language import msg
 from ..schemas.agenda import FeedChoice
-from ..services.agenda import AgendaQuery, AgendaView, FeedView, MadeFeed, Waiting, waiting_visits
+from ..services.agenda import AgendaView, FeedView, MadeFeed
 from ..services.models import AppointmentView, ChangedAppointment, NewAppointment
 from ..services.search import Found
 from ..services.visit_lists import ListQuery
@@ -27,22 +27,9 @@ CALENDAR = "text/calendar; charset=utf-8"
 @get("/agenda", Needs.MEMBER, audit=("read", msg("agenda")))
 def agenda(to: Services, who: Caller, start: date | None = None, days: Days = 7) -> AgendaView:
     """What is planned from a day on, what clashes, and free times for what is due."""
-    today = who.practice.day(to.clock())
     lines = to.visits.visits(who.member, ListQuery(), who.practice)
-    waiting = list(waiting_visits(lines, today))
-    waiting += [
-        Waiting(
-            kind="check",
-            client_id=check.client_id,
-            client=check.client,
-            due=today,
-            check_id=check.id,
-        )
-        for check in to.links.waiting(who.member)
-        if check.level not in ("fine", "advice")
-        and not any(line.client_id == check.client_id for line in waiting)
-    ]
-    return to.agenda.agenda(who.member, who.practice, AgendaQuery(start=start, days=days), waiting)
+    checks = to.links.waiting(who.member)
+    return to.agenda.agenda(who.member, who.practice, lines, checks, start=start, days=days)
 
 
 @get("/search", Needs.MEMBER, audit=("read", msg("search")))

@@ -4,7 +4,6 @@ from __future__ import annotations
 
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
-from datetime import datetime
 from typing import Protocol
 
 from ..schemas.account import DemoPerson
@@ -67,7 +66,6 @@ class Services(VisitServices):
     database: Database
     accounts: AccountService
     attempts: Callable[[AttemptKind, str], Attempts]
-    clock: Callable[[], datetime]
     agenda: AgendaService
     feeds: FeedService
     search: SearchService

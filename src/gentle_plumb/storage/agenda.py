@@ -12,13 +12,13 @@ from ..core.language import msg
 from ..services.errors import NotFound
 from ..services.models import (
     Appointment,
-    AppointmentView,
     CalendarFeed,
     Client,
     Member,
     OutgoingMail,
     PlannedAppointment,
     Practice,
+    view_of,
 )
 from .errors import mapped_errors
 from .mapping import columns_of, model_of, values_of
@@ -57,12 +57,9 @@ class SqlAgenda(Store):
             query = query.where(_APPOINTMENT.member_id == member_id)
         with self._reader.connect() as connection:
             return [
-                PlannedAppointment(
-                    **{
-                        name: value
-                        for name, value in vars(model_of(Appointment, row)).items()
-                        if name in AppointmentView.__dataclass_fields__
-                    },
+                view_of(
+                    PlannedAppointment,
+                    model_of(Appointment, row),
                     client=row.client_name,
                     work=row.client_work,
                     email=row.client_email != "",

@@ -37,6 +37,7 @@ export function anAgenda(over: Partial<Agenda> = {}): Agenda {
     open_days: "12345",
     rooms: ["Room 2"],
     members: [{ id: "member-1", name: "Ines Calloway" }],
+    usual_minutes: { visit: 60, follow_up: 45, check: 20, call_back: 15 },
     mail: true,
     appointments: [],
     due: [],

@@ -6,13 +6,11 @@ from collections.abc import Callable, Iterator, Sequence
 from dataclasses import dataclass, replace
 from datetime import date, datetime, timedelta
 from itertools import islice
-from typing import Annotated
 from uuid import UUID
-
-from pydantic import Field
 
 from ...core.agenda import Clash, Slot, clashes, free_starts
 from ...core.language import msg
+from ...core.own_page import Level
 from ..account_ports import Accounts
 from ..errors import NotAllowed, NotFound
 from ..models import (
@@ -28,6 +26,7 @@ from ..models import (
     view_of,
 )
 from ..models.agenda import USUAL_MINUTES
+from ..own_page.models import WaitingCheck
 from ..permissions import require_office
 from ..ports import Clock
 from ..visit_lists import DUE_SOON, VisitLineView
@@ -40,16 +39,14 @@ AHEAD_DAYS = 21
 """So many days ahead are looked through for a free time. House value."""
 MOST_OFFERS = 3
 """So many times are offered for each thing that is due. House value."""
+ANSWERED: dict[Level, AppointmentKind] = {
+    "call": "check",
+    "visit": "follow_up",
+    "clinician": "check",
+}
+"""Which kind of appointment answers of a level ask for; none where nobody is needed, or care at once."""
 MOST_DUE = 20
 """So many things that are due are offered times, the most pressing first. House value."""
-
-
-@dataclass(frozen=True, kw_only=True)
-class AgendaQuery:
-    """Which days: the first one, today where none is named, and how many."""
-
-    start: date | None = None
-    days: Annotated[int, Field(ge=1, le=42)] = 7
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -109,6 +106,7 @@ class AgendaView:
     open_days: str
     rooms: list[str]
     members: list[Colleague]
+    usual_minutes: dict[AppointmentKind, int]
     mail: bool
     appointments: list[AgendaLine]
     due: list[DueLine]
@@ -141,14 +139,22 @@ class AgendaService:
         self._clock, self._hidden = clock, hidden
 
     def agenda(
-        self, member: Member, practice: Practice, query: AgendaQuery, waiting: Sequence[Waiting]
+        self,
+        member: Member,
+        practice: Practice,
+        visits: Sequence[VisitLineView],
+        checks: Sequence[WaitingCheck],
+        *,
+        start: date | None,
+        days: int,
     ) -> AgendaView:
-        """The days asked for, and free times for what waits."""
+        """So many days from one on, today where none is named, and free times for what these say is due."""
         now = practice.local(self._clock())
         today = now.date()
-        start = query.start or today
-        end = start + timedelta(days=query.days - 1)
+        start = start or today
+        end = start + timedelta(days=days - 1)
         hidden = self._hidden(member)
+        waiting = [due for due in due_of(visits, checks, today) if due.client_id not in hidden]
         planned = self._store.planned(practice.id, start, end)
         clashing = clashes([line.slot for line in planned])
         colleagues = [
@@ -160,15 +166,16 @@ class AgendaService:
             today=today,
             now=now.hour * 60 + now.minute,
             start=start,
-            days=query.days,
+            days=days,
             opens_at=practice.opens_at,
             closes_at=practice.closes_at,
             open_days=practice.open_days,
             rooms=practice.room_names,
             members=colleagues,
+            usual_minutes=USUAL_MINUTES,
             mail=self._letters.there,
             appointments=[_line(line, clashing.get(line.id, []), hidden) for line in planned],
-            due=self._due(member, practice, now, [w for w in waiting if w.client_id not in hidden]),
+            due=self._due(member, practice, now, waiting),
         )
 
     def _due(
@@ -254,7 +261,29 @@ class AgendaService:
             raise NotFound(msg("Nobody of this practice who sees clients has this id."))
 
 
-def waiting_visits(lines: Sequence[VisitLineView], today: date) -> Iterator[Waiting]:
+def due_of(
+    visits: Sequence[VisitLineView], checks: Sequence[WaitingCheck], today: date
+) -> list[Waiting]:
+    """Return what is due, each client's most pressing once.
+
+    Whoever was told to seek care at once is offered no time here: an appointment would only delay it.
+    """
+    waiting = list(_waiting_visits(visits, today))
+    known = {due.client_id for due in waiting}
+    return waiting + [
+        Waiting(
+            kind=ANSWERED[check.level],
+            client_id=check.client_id,
+            client=check.client,
+            due=today,
+            check_id=check.id,
+        )
+        for check in checks
+        if check.level in ANSWERED and check.client_id not in known
+    ]
+
+
+def _waiting_visits(lines: Sequence[VisitLineView], today: date) -> Iterator[Waiting]:
     """Yield the follow-ups and call-backs that are due, each client's most pressing."""
     for line in lines:
         if line.call_back is not None and line.call_back <= today + CALL_SOON:

@@ -30,7 +30,7 @@ House value."""
 UNNOTED = timedelta(minutes=2)
 """A session is locked this much later than its page, because its use is noted once a minute. House value."""
 
-OPENS_AT, CLOSES_AT, WEEKDAYS = 8 * 60, 18 * 60, "12345"
+OPENS_AT, CLOSES_AT, OPEN_DAYS = 8 * 60, 18 * 60, "12345"
 """A practice's hours where it has set nothing else: 8 to 18, Monday to Friday. House values."""
 
 
@@ -68,7 +68,7 @@ class PracticeSettings:
     currency: Annotated[str, StringConstraints(strip_whitespace=True, max_length=8)] = ""
     opens_at: Annotated[int, Field(ge=0, le=1425)] = OPENS_AT
     closes_at: Annotated[int, Field(ge=15, le=1440)] = CLOSES_AT
-    open_days: Annotated[str, StringConstraints(pattern="^1?2?3?4?5?6?7?$")] = WEEKDAYS
+    open_days: Annotated[str, StringConstraints(pattern="^1?2?3?4?5?6?7?$")] = OPEN_DAYS
     rooms: Annotated[str, StringConstraints(strip_whitespace=True, max_length=500)] = ""
 
 

@@ -24,14 +24,7 @@ import { said } from "@/shared/words/said";
 import { useMove } from "./use-move";
 import { KIND_WORDS } from "./words";
 
-/** How long an appointment of a kind usually takes, minutes; as the server has it for what is due. */
-const USUAL: Record<Appointment["kind"], number> = {
-  visit: 60,
-  follow_up: 45,
-  check: 20,
-  call_back: 15,
-};
-const LENGTHS = [15, 20, 30, 45, 60, 90, 120];
+const LENGTHS = [15, 20, 30, 45, 60, 90, 120] as const;
 const PLACES = said([
   { value: "room", label: msg`Here` },
   { value: "address", label: msg`Client’s place` },
@@ -55,6 +48,7 @@ export function AppointmentDialog({
   const me = useMe().data;
   const { add, change } = useAppointments();
   const { cancel } = useMove();
+  const usual = (kind: Appointment["kind"]) => agenda.usual_minutes[kind] ?? LENGTHS[0];
   const [id] = useNewId();
   const mine = agenda.members.find((member) => member.id === me?.id) ?? agenda.members[0];
   const [client, setClient] = useState(
@@ -67,7 +61,7 @@ export function AppointmentDialog({
           member_id: mine?.id ?? "",
           on: free?.on ?? agenda.today,
           at: free?.at ?? agenda.opens_at,
-          minutes: USUAL.visit,
+          minutes: usual("visit"),
           kind: "visit",
           place_kind: "room",
           place: agenda.rooms[0] ?? "",
@@ -104,7 +98,7 @@ export function AppointmentDialog({
           value={facts.kind}
           onChange={(kind) => {
             const next = kind as Appointment["kind"];
-            put({ kind: next, ...(line ? {} : { minutes: USUAL[next] }) });
+            put({ kind: next, ...(line ? {} : { minutes: usual(next) }) });
           }}
           choices={Object.entries(KIND_WORDS).map(([value, label]) => ({ value, label }))}
         />
@@ -131,7 +125,7 @@ export function AppointmentDialog({
             label={t`Length (minutes)`}
             value={`${facts.minutes}`}
             onChange={(minutes) => put({ minutes: Number(minutes) })}
-            choices={[...new Set([...LENGTHS, facts.minutes ?? USUAL.visit])]
+            choices={[...new Set([...LENGTHS, facts.minutes ?? usual("visit")])]
               .sort((a, b) => a - b)
               .map((minutes) => ({ value: `${minutes}`, label: `${minutes}` }))}
           />

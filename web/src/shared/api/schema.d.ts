@@ -3004,6 +3004,10 @@ export interface components {
             rooms: string[];
             /** Members */
             members: components["schemas"]["Colleague"][];
+            /** Usual Minutes */
+            usual_minutes: {
+                [key: string]: number;
+            };
             /** Mail */
             mail: boolean;
             /** Appointments */
