@@ -118,7 +118,8 @@ def test_undo_puts_the_old_text_back(desk: Page, program):
 def test_a_reader_opens_a_visit_only_where_the_owner_lets_them(page: Page, program, request):
     sign_in(page, program, who=2)
     page.get_by_role("button", name=re.compile("^Signed")).click()
-    odile = page.get_by_role("listitem").filter(has_text="Odile")
+    signed = page.get_by_role("region", name="Signed")
+    odile = signed.get_by_role("listitem").filter(has_text="Odile")
     expect(odile).to_be_visible()
     expect(odile.get_by_role("link", name=re.compile("Odile"))).to_have_count(0)
     page.goto(f"{program.address}/visits/{visit_id(page, program, 'Odile')}/ask")
