@@ -36,6 +36,7 @@ from .services.instruments import InstrumentService
 from .services.measuring import MeasuringService
 from .services.own_page import LanguageService, LinkService, OwnPageService
 from .services.photos import PhotoService
+from .services.phrases import PhraseService
 from .services.policies import PolicyService
 from .services.ports import Clock
 from .services.reports import ReportService
@@ -57,6 +58,7 @@ from .storage import (
     SqlFailedMails,
     SqlMeasuring,
     SqlOwnPages,
+    SqlPhrases,
     SqlPolicies,
     SqlQueue,
     SqlRecords,
@@ -189,6 +191,7 @@ def make_services(engine: Engine, settings: Settings, clock: Clock = now) -> Ser
         shelf=ShelfService(SqlShelf(engine)),
         measuring=measuring,
         policies=policies,
+        phrases=PhraseService(SqlPhrases(engine)),
         exchange=ExchangeService(records, ExchangeFormats(), clock, access.hidden),
         instruments=InstrumentService(
             records,

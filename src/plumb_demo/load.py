@@ -25,6 +25,7 @@ from gentle_plumb.services.models import (
     Member,
     NewClient,
     NewList,
+    NewPhrase,
     NewShelfItem,
     NewTable,
     Practice,
@@ -32,6 +33,7 @@ from gentle_plumb.services.models import (
 )
 from gentle_plumb.services.own_page import OwnPages
 from gentle_plumb.services.photos import PhotoService
+from gentle_plumb.services.phrases import PhraseService, PhraseStore
 from gentle_plumb.services.ports import Clock, MeasuringStore, Records, Shelf
 from gentle_plumb.services.reports import ReportService
 from gentle_plumb.services.shelves import ShelfService
@@ -65,7 +67,7 @@ from .photographs import (
     photograph_rear,
     photograph_side,
 )
-from .practice import DEMO_LISTS, DEMO_SHELF, DEMO_TABLE
+from .practice import DEMO_LISTS, DEMO_PHRASES, DEMO_SHELF, DEMO_TABLE
 
 SPACE = UUID("6f1d3a5e-0b1c-4c7e-9a54-2f6b1f7d9c10")
 LUMBAR_MEAN_MM = 190.0
@@ -308,6 +310,7 @@ def load_demo(
     clock: Clock,
     pages: OwnPages | None = None,
     agenda: AgendaStore | None = None,
+    phrases: PhraseStore | None = None,
 ) -> None:
     """Make the demo practice, its members, shelf, lists, clients, visits, and what clients gave themselves."""
     practice = Practice(
@@ -362,3 +365,6 @@ def load_demo(
     if agenda is not None:
         today = practice.day(clock())
         load_appointments(agenda, practice, members, records.clients(practice.id), today)
+    if phrases is not None:
+        for code, text in DEMO_PHRASES:
+            PhraseService(phrases).add(members[0], NewPhrase(id=uuid4(), code=code, text=text))

@@ -45,6 +45,15 @@ DEMO_SHELF: tuple[tuple[str, str, str, dict[str, str]], ...] = (
 )
 """Piece, name, place and typed values of what the practice keeps on its shelf."""
 
+DEMO_PHRASES: tuple[tuple[str, str], ...] = (
+    ("again", "Looked at again with {client} on {date}: no change."),
+    ("agreed", "Agreed with {client} on {date}."),
+    ("back", "Sits well back, with the whole of the backrest in use."),
+    ("line", "Facilities to be asked about this by {practitioner}."),
+    ("breaks", "Stands up or walks at least once in every half hour; a reminder is set."),
+)
+"""Code and text of the phrases that the practice keeps."""
+
 DEMO_LISTS: tuple[tuple[str, tuple[str, ...]], ...] = (
     (
         "Front counter, first look",

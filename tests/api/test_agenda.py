@@ -261,3 +261,25 @@ def test_anything_is_found_within_the_practice_and_hidden_clients_are_not(
     owner.http.put(f"/api/restricted/{client}", json=access)
     seen = colleague.http.get("/api/search", params={"q": "odile marrick"}).json()
     assert seen["clients"] == seen["visits"] == []
+
+
+def test_phrases_are_the_practices_own_and_each_code_is_one(owner, colleague, reader, stranger):
+    phrase = owner.add("phrases", code="Agreed", text="Agreed with {client} on {date}.").json()
+    assert phrase["code"] == "agreed"
+    taken = owner.add("phrases", code="agreed", text="Another.")
+    assert taken.json()["detail"] == "Another phrase has this code."
+    assert owner.add("phrases", code="two words", text="No.").json()["field"] == "code"
+    assert owner.add("phrases", code="empty", text=" ").json()["field"] == "text"
+    first = {"code": "agreed", "version": 1}
+    changed = colleague.http.put(
+        f"/api/phrases/{phrase['id']}", json=first | {"text": "Agreed today."}
+    )
+    assert changed.json()["version"] == 2
+    stale = owner.http.put(f"/api/phrases/{phrase['id']}", json=first | {"text": "Not this."})
+    assert stale.json()["current"]["text"] == "Agreed today."
+    assert [line["text"] for line in reader.http.get("/api/phrases").json()] == ["Agreed today."]
+    assert reader.add("phrases", code="mine", text="No.").status_code == 403
+    assert stranger.http.get("/api/phrases").json() == []
+    assert stranger.http.delete(f"/api/phrases/{phrase['id']}").status_code == 404
+    assert colleague.http.delete(f"/api/phrases/{phrase['id']}").status_code == 204
+    assert owner.http.get("/api/phrases").json() == []

@@ -35,6 +35,7 @@ from ..storage import (
     SqlAgenda,
     SqlMeasuring,
     SqlOwnPages,
+    SqlPhrases,
     SqlRecords,
     SqlShelf,
     make_engine,
@@ -173,6 +174,7 @@ def _load_demo(engine: Engine, say: Say) -> None:
             now,
             SqlOwnPages(engine),
             SqlAgenda(engine),
+            SqlPhrases(engine),
         )
     else:
         say("Using the existing data.")

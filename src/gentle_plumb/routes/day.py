@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from datetime import date
 from typing import Annotated
 from uuid import UUID
@@ -11,7 +12,14 @@ from pydantic import Field
 from ..core.language import msg
 from ..schemas.agenda import FeedChoice
 from ..services.agenda import AgendaView, FeedView, MadeFeed
-from ..services.models import AppointmentView, ChangedAppointment, NewAppointment
+from ..services.models import (
+    AppointmentView,
+    ChangedAppointment,
+    ChangedPhrase,
+    NewAppointment,
+    NewPhrase,
+    PhraseView,
+)
 from ..services.search import Found
 from ..services.visit_lists import ListQuery
 from .route import Call, Caller, FileAnswer, Needs, Routes
@@ -30,6 +38,30 @@ def agenda(to: Services, who: Caller, start: date | None = None, days: Days = 7)
     lines = to.visits.visits(who.member, ListQuery(), who.practice)
     checks = to.links.waiting(who.member)
     return to.agenda.agenda(who.member, who.practice, lines, checks, start=start, days=days)
+
+
+@get("/phrases", Needs.MEMBER)
+def phrases(to: Services, who: Caller) -> Sequence[PhraseView]:
+    """The practice's own sentences, by their codes."""
+    return to.phrases.phrases(who.member)
+
+
+@post("/phrases", Needs.WRITER, audit=("manage", msg("phrase")), status=201)
+def add_phrase(to: Services, who: Caller, phrase: NewPhrase) -> PhraseView:
+    """Keep a sentence and its code; sent twice it is one."""
+    return to.phrases.add(who.member, phrase)
+
+
+@put("/phrases/{phrase_id}", Needs.WRITER, audit=("manage", msg("phrase")))
+def change_phrase(to: Services, who: Caller, phrase_id: UUID, phrase: ChangedPhrase) -> PhraseView:
+    """Change one upon its version; on a stale version it answers 409 with what is there."""
+    return to.phrases.change(who.member, phrase_id, phrase)
+
+
+@delete("/phrases/{phrase_id}", Needs.WRITER, audit=("manage", msg("phrase")), status=204)
+def drop_phrase(to: Services, who: Caller, phrase_id: UUID) -> None:
+    """Drop one; what was written with it stays."""
+    to.phrases.drop(who.member, phrase_id)
 
 
 @get("/search", Needs.MEMBER, audit=("read", msg("search")))

@@ -19,6 +19,7 @@ from ..services.instruments import InstrumentService
 from ..services.measuring import MeasuringService
 from ..services.own_page import LanguageService, LinkService, MailBox, OwnPageService
 from ..services.photos import PhotoService
+from ..services.phrases import PhraseService
 from ..services.policies import PolicyService
 from ..services.ports import DeskController, LightMeter, PdfRenderer
 from ..services.queue import JobQueue
@@ -74,6 +75,7 @@ class Services(VisitServices):
     shelf: ShelfService
     measuring: MeasuringService
     policies: PolicyService
+    phrases: PhraseService
     exchange: ExchangeService
     instruments: InstrumentService
     light_meter: LightMeter

@@ -10,6 +10,7 @@ from .erased_list import note_erased, note_left, noted_as_erased, noted_as_left
 from .failed_mails import SqlFailedMails
 from .measuring import SqlMeasuring
 from .own_pages import SqlOwnPages
+from .phrases import SqlPhrases
 from .policies import SqlPolicies
 from .queue import SqlQueue
 from .records import SqlRecords

@@ -22,6 +22,7 @@ _BY_CONSTRAINT: dict[str, ServiceError] = {
     "uq_policy_bundle_default": AlreadyThere(
         msg("Another default was set in the same moment. Look at it first.")
     ),
+    "uq_phrase_code": AlreadyThere(msg("Another phrase has this code.")),
     "uq_report_number": AlreadyThere(msg("This version has just been signed. Reload to see it.")),
 }
 

@@ -38,6 +38,7 @@ from ..services.models import (
     OneTimeLink,
     OutgoingMail,
     PhotoHead,
+    Phrase,
     PopulationTable,
     Practice,
     ReportHead,
@@ -167,6 +168,12 @@ SHELF_ITEM = table_of(
     "shelf_item",
     UniqueConstraint("practice_id", "piece", "name", name="uq_shelf_item_name"),
     without=("users",),
+    practice_id=cascades("practice"),
+)
+PHRASE = table_of(
+    Phrase,
+    "phrase",
+    UniqueConstraint("practice_id", "code", name="uq_phrase_code"),
     practice_id=cascades("practice"),
 )
 MEASURING_LIST = table_of(

@@ -1,9 +1,11 @@
 import { i18n } from "@lingui/core";
-import { cleanup } from "@testing-library/react";
+import { cleanup, configure } from "@testing-library/react";
 import { toast } from "sonner";
 import { afterEach, vi } from "vitest";
 
 i18n.loadAndActivate({ locale: "en", messages: {} });
+// a machine with other work to do may take seconds to open a dialog; what is there is found at once
+configure({ asyncUtilTimeout: 15_000 });
 
 // the test's window has no pages that move, and knows no media queries: a desk with a mouse
 window.scrollTo = () => undefined;

@@ -102,6 +102,7 @@ export async function openPage(path: string, answers: Answers = {}, me: Partial<
     "GET /api/languages": { body: [] },
     "GET /api/checks": { body: [] },
     "GET /api/agenda": { body: anAgenda() },
+    "GET /api/phrases": { body: [] },
     "GET /api/calendar": { body: { names: false, made_at: null } },
     ...answers,
   });

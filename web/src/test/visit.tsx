@@ -321,7 +321,11 @@ export function renderInVisit(panel: ReactNode, over: Over = {}): Done {
     found: () => {},
     goPlace: () => {},
   };
-  const visit = { reports: [], consents: [] } as unknown as Schemas["OpenVisit"];
+  const visit = {
+    client: { name: "Odile Marrick" },
+    reports: [],
+    consents: [],
+  } as unknown as Schemas["OpenVisit"];
   const said: VisitFacts = {
     visit,
     catalogue,

@@ -71,6 +71,7 @@ from .own_page import (
     OutgoingMail,
     RoundView,
 )
+from .phrases import ChangedPhrase, NewPhrase, Phrase, PhraseView
 from .shared import (
     ChangedList,
     ChangedRuleSet,

@@ -9,9 +9,10 @@ import { useVisits } from "@/shared/api/queries";
 import { longDate, shortDate } from "@/shared/dates";
 import { useUnitSwitch } from "@/shared/settings";
 import { Button } from "@/shared/ui/button";
-import { LabelledText } from "@/shared/ui/labelled";
+import { BOX, Labelled } from "@/shared/ui/labelled";
 import { Notice } from "@/shared/ui/notice";
 import { PageHead } from "@/shared/ui/page-head";
+import { PhraseBox } from "@/shared/ui/phrase-box";
 import { Segments } from "@/shared/ui/segments";
 import { Skeleton } from "@/shared/ui/skeleton";
 import { said } from "@/shared/words/said";
@@ -155,13 +156,19 @@ function Decide({ check }: { check: Check }) {
           onChange={(to) => setLevel(to as Level)}
           choices={Object.entries(LEVELS).map(([value, label]) => ({ value, label }))}
         />
-        <LabelledText
-          label={t`Note`}
-          rows={2}
-          maxLength={4000}
-          value={note}
-          onChange={(event) => setNote(event.target.value)}
-        />
+        <Labelled label={t`Note`}>
+          {(ids) => (
+            <PhraseBox
+              {...ids}
+              client={check.client}
+              className={`block py-2 ${BOX}`}
+              rows={2}
+              maxLength={4000}
+              value={note}
+              onText={setNote}
+            />
+          )}
+        </Labelled>
         {decide.error && <Notice role="alert">{decide.error.message}</Notice>}
         <Button
           look={check.decided ? "plain" : "next"}

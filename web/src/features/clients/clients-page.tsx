@@ -23,7 +23,8 @@ import { useBeginVisit } from "./use-begin-visit";
 export function ClientsPage() {
   const [words, setWords] = useState("");
   const [offset, setOffset] = useState(0);
-  const clients = useClients({ q: useLater(words), offset });
+  const sought = useLater(words);
+  const clients = useClients({ q: sought, offset });
   const visits = useVisits();
   const { begin, error } = useBeginVisit();
   const me = useMe().data;
@@ -32,6 +33,8 @@ export function ClientsPage() {
   const [importing, setImporting] = useState(false);
   const [printing, setPrinting] = useState(false);
   const troubled = error ?? clients.error ?? visits.error;
+  // until the server has answered for what is typed now, nobody is said to be missing
+  const settled = clients.data && !clients.isPlaceholderData && sought === words;
   const shown = (clients.data ?? []).filter(({ name, work }) => matches(words, name, work));
   return (
     <>
@@ -80,7 +83,7 @@ export function ClientsPage() {
         !troubled && <Skeleton lines={8} label={t`Loading`} />
       )}
       {clients.data && <Pages offset={offset} rows={clients.data.length} onGo={setOffset} />}
-      {clients.data && !clients.isPlaceholderData && shown.length === 0 && (
+      {settled && shown.length === 0 && (
         <div className="py-6">
           <p className="mb-3 text-soft">
             {words ? t`No client matches “${words}”.` : t`No clients yet.`}

@@ -16,6 +16,7 @@ import { said } from "@/shared/words/said";
 import { type Hours, HoursFields, hoursOf } from "./hours";
 import { Invite, ResetPassword, Waiting } from "./invite";
 import { Languages } from "./languages";
+import { Phrases } from "./phrases";
 import { Restricted } from "./restricted";
 
 type Member = Schemas["MemberView"];
@@ -114,6 +115,7 @@ export function PeoplePage() {
           </li>
         ))}
       </ul>
+      {me?.writes && <Phrases />}
       {owns && <Waiting />}
       {owns && <Restricted />}
       {owns && me && <PracticeForm key={JSON.stringify(me)} me={me} />}

@@ -4,6 +4,7 @@ import { useEffect, useId, useRef, useState } from "react";
 import { shortDate } from "@/shared/dates";
 import { Button } from "@/shared/ui/button";
 import { Notice } from "@/shared/ui/notice";
+import { PhraseBox } from "@/shared/ui/phrase-box";
 import { Segments } from "@/shared/ui/segments";
 import { COARSE } from "@/shared/use-media";
 import { within } from "@/shared/words/within";
@@ -135,7 +136,7 @@ export function TextEntry({
   described?: boolean;
   autoFocus?: boolean;
 }) {
-  const { unit, readOnly } = useVisitFacts();
+  const { unit, readOnly, visit } = useVisitFacts();
   const queue = useQueue();
   const cell = useCell(field.id);
   const [draft, setDraft] = useState<string | null>(null);
@@ -197,12 +198,12 @@ export function TextEntry({
   const edge = wrong ? "border-2 border-ink" : "border border-ink/50";
   if (field.kind === "text")
     return (
-      <textarea
-        autoComplete="off"
+      <PhraseBox
         {...common}
+        client={visit.client.name}
         rows={field.one_line ? 1 : 3}
         className={`mt-1 w-full rounded-[3px] bg-ground px-3 py-2 ${edge}`}
-        onChange={(event) => change(event.target.value)}
+        onText={change}
       />
     );
   return (

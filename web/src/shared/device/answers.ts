@@ -24,6 +24,7 @@ const KEPT = new Set([
   "/api/policies",
   "/api/measuring/lists",
   "/api/measuring/tables",
+  "/api/phrases",
   "/api/device",
 ]);
 export const ME = "answer:/api/session";

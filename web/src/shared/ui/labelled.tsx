@@ -7,12 +7,12 @@ import {
 
 type Named = { label: string; help?: string };
 
-const BOX = "w-full rounded-[3px] border border-ink/60 bg-ground px-3";
+export const BOX = "w-full rounded-[3px] border border-ink/60 bg-ground px-3";
 
 /** A label over its field, with help below. */
-function Labelled({
+export function Labelled({
   label,
-  help,
+  help = "",
   children,
 }: Named & { children: (ids: { id: string; "aria-describedby"?: string }) => ReactNode }) {
   const id = useId();
