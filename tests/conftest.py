@@ -31,10 +31,13 @@ settings.load_profile("plumb")
 
 
 def pytest_terminal_summary(terminalreporter):
-    """Say what was drawn by chance, so that a red run can be had again."""
+    """Say what was drawn by chance, so that a red run can be had again, and what tests counted."""
     terminalreporter.write_line(
         f"Fuzz and generated visits: seed {SEED}; GENTLE_PLUMB_SEED=N sets another one."
     )
+    for report in terminalreporter.getreports("passed") + terminalreporter.getreports("failed"):
+        for name, said in report.user_properties if report.when == "call" else ():
+            terminalreporter.write_line(f"{report.nodeid} {name}: {said}")
 
 
 QUICK_HASHER = PasswordHash((Argon2Hasher(time_cost=1, memory_cost=64, parallelism=1),))

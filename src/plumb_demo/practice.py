@@ -50,6 +50,7 @@ DEMO_PHRASES: tuple[tuple[str, str], ...] = (
     ("agreed", "Agreed with {client} on {date}."),
     ("back", "Sits well back, with the whole of the backrest in use."),
     ("line", "Facilities to be asked about this by {practitioner}."),
+    ("neck", "Neck stiff after a morning at the screen."),
     ("breaks", "Stands up or walks at least once in every half hour; a reminder is set."),
 )
 """Code and text of the phrases that the practice keeps."""

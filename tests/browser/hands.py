@@ -71,3 +71,23 @@ class KeyHand(Hand):
         for key in ("ArrowDown", "ArrowRight", "ArrowDown"):
             self.page.keyboard.press(key)
         self.page.keyboard.press(strength)
+
+
+class Tally:
+    """What a hand has done on a page since: presses and keys that the browser says came from outside."""
+
+    def __init__(self, page: Page) -> None:
+        self.page = page
+        page.evaluate(
+            """() => {
+                window.tally = { clicks: 0, keys: 0 };
+                const count = (kind) => (event) => { if (event.isTrusted) window.tally[kind] += 1; };
+                addEventListener("pointerdown", count("clicks"), true);
+                addEventListener("keydown", count("keys"), true);
+            }"""
+        )
+
+    def clicks_and_keys(self) -> tuple[int, int]:
+        """Fails where the page has been loaded anew in between."""
+        said = self.page.evaluate("() => window.tally")
+        return said["clicks"], said["keys"]

@@ -65,7 +65,7 @@ function ReadingDrill({ unit }: { unit: Unit }) {
         <div className="text-sm text-soft">
           <Score points={points} onStartAgain={startAgain} />
           <p className="mt-1">
-            <Trans>A fictional {posed.sex === "female" ? "woman" : "man"}.</Trans>
+            {posed.sex === "female" ? t`A fictional woman.` : t`A fictional man.`}
           </p>
         </div>
         <h2 className="mt-2 text-2xl">{posed.label}</h2>

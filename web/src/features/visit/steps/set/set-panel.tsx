@@ -8,10 +8,11 @@ import { Button } from "@/shared/ui/button";
 import { Segments } from "@/shared/ui/segments";
 import { Skeleton } from "@/shared/ui/skeleton";
 import { said } from "@/shared/words/said";
+import { within } from "@/shared/words/within";
 import { rowPicked, useDrawingStore, usePicked } from "../../state/drawing-store";
 import { useVisitFacts } from "../../state/facts";
 import { useNavigation } from "../../state/navigation";
-import { useQueue } from "../../state/recording";
+import { useCell, useQueue } from "../../state/recording";
 import { useWorkup } from "../../state/workup";
 import { Settle } from "./settle";
 import { StepCard, withUnit } from "./step-card";
@@ -71,7 +72,9 @@ export function SetPanel() {
       <StepCard key={now.action.id} step={now} onEnter={onward} />
       <Button look="next" className="mt-3 w-full" data-next="" onClick={onward}>
         {after
-          ? t`Next: ${nameOf(after)}${turns(now, after) ? ", standing" : ""}`
+          ? turns(now, after)
+            ? t`Next: ${nameOf(after)}, standing`
+            : t`Next: ${nameOf(after)}`
           : t`Continue to Pace`}
       </Button>
       <Follows changes={drawnVisit.follows} />
@@ -108,12 +111,17 @@ function Follows({ changes }: { changes: readonly Schemas["SettingChange"][] }) 
       <ul className="figures">
         {changes.map((change) => (
           <li key={`${change.posture} ${change.id}`}>
-            <Trans>
-              {change.label}
-              {change.posture === "standing" && " standing"}:{" "}
-              <b>{quantity(change.after, change.unit)}</b> instead of{" "}
-              {quantity(change.before, change.unit)}
-            </Trans>
+            {change.posture === "standing" ? (
+              <Trans>
+                {change.label} standing: <b>{quantity(change.after, change.unit)}</b> instead of{" "}
+                {quantity(change.before, change.unit)}
+              </Trans>
+            ) : (
+              <Trans>
+                {change.label}: <b>{quantity(change.after, change.unit)}</b> instead of{" "}
+                {quantity(change.before, change.unit)}
+              </Trans>
+            )}
           </li>
         ))}
       </ul>
@@ -173,7 +181,8 @@ function StepList({
 
 function Line({ step, here, onChoose }: { step: Step; here: boolean; onChoose: () => void }) {
   const { action, row } = step;
-  const word = { later: t`not today`, stopped: "stopped", done: "", open: "" }[action.state];
+  const word = { later: t`not today`, stopped: t`stopped`, done: "", open: "" }[action.state];
+  const tested = useCell(`set.action.${action.field}.test`)?.typed;
   return (
     <tr className={`border-b border-hair ${here ? "bg-deep" : ""}`}>
       <td className="p-0">
@@ -198,13 +207,13 @@ function Line({ step, here, onChoose }: { step: Step; here: boolean; onChoose: (
           word
         ) : row?.left_over ? (
           withUnit(row, row.left_over)
-        ) : action.test === "Nearly" || action.test === "Fails" ? (
-          action.test.toLowerCase()
+        ) : tested === "nearly" || tested === "fails" ? (
+          within(action.test)
         ) : row?.left || action.state === "done" ? (
           <Check
             size={16}
             role="img"
-            aria-label={row?.left ? t`as worked out` : "done"}
+            aria-label={row?.left ? t`as worked out` : t`done`}
             className="ms-auto inline"
           />
         ) : null}
