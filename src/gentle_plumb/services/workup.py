@@ -32,6 +32,7 @@ from ..core.presentation import (
     cause_views,
     gaze_views,
     hard_limit_words,
+    headline,
     laptop_views,
     move_views,
     offer_views,
@@ -107,7 +108,7 @@ class RestView:
 class VisitView:
     """What is shown of a visit that was worked out, at one of its places.
 
-    ``order`` names rows by posture and quantity. ``findings`` are those that are off, ``rest`` the others.
+    ``order`` names rows by posture and quantity; ``headline`` says in one sentence what to change first and why. ``findings`` are those that are off, ``rest`` the others.
     ``over_found`` and ``over_set`` are the degrees by which joints lie outside their bands, as found and as aimed at;
     ``untold_found`` and ``untold_set`` the joints that can't be told.
     """
@@ -118,6 +119,7 @@ class VisitView:
     rows: list[RowView]
     order: list[str]
     bundle: Mapping[str, str]
+    headline: str
     plan: Tier
     plans: list[PlanView]
     fixes: list[PurchaseView]
@@ -290,6 +292,7 @@ def work_up(
     rows = analysis.rows(unit)
     hard = hard_limit_words(analysis.assessment.hard_limits("aimed"), unit)
     offered = plan_views(analysis.plans(), unit, analysis.visit_input.money) if plans else ([], [])
+    steps = [f"{row.posture}.{row.key}" for row in working_order(case, result)]
     posture = result.seated if result.seated.possible else result.standing
     return VisitResults(
         revision=opened.visit.revision,
@@ -302,9 +305,10 @@ def work_up(
         case=case,
         result=result,
         analysis=analysis,
-        order=[f"{row.posture}.{row.key}" for row in working_order(case, result)],
+        order=steps,
         bundle=analysis.bundle,
         rows=rows,
+        headline=headline(causes.causes, rows, steps),
         plan=analysis.plan,
         plans=offered[0],
         fixes=offered[1],

@@ -207,6 +207,7 @@ export function aWorkup(over: Partial<Workup> = {}): Workup {
   const scene: Schemas["Scene"] = { width: 1, height: 1, marks: [] } as unknown as Schemas["Scene"];
   return {
     revision: 1,
+    headline: "",
     rows: [aRow()],
     plan: "room",
     plans: [],

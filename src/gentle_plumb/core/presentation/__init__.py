@@ -4,6 +4,7 @@ from .actions import ActionView, action_text, action_views
 from .causes import CauseView, cause_views
 from .desk import GazeView, LaptopView, ZoneView, gaze_views, laptop_views, zone_views
 from .hard_limits import hard_limit_words
+from .headline import headline
 from .joints import JointView, joint_views
 from .money import Money, cost_text
 from .movements import MovementView, ProgrammeView, programme_view

@@ -4661,6 +4661,8 @@ export interface components {
             bundle: {
                 [key: string]: string;
             };
+            /** Headline */
+            headline: string;
             /**
              * Plan
              * @enum {string}

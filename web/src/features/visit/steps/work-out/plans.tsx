@@ -43,9 +43,19 @@ export function Plans() {
           ))}
         </ul>
       )}
-      {plans.map((plan) => (
-        <One key={plan.id} plan={plan} taken={drawnVisit.plan === plan.id} />
-      ))}
+      {plans
+        .filter((plan) => !plan.same_as)
+        .map((plan) => {
+          const same = plans.filter((other) => other.same_as === plan.label);
+          return (
+            <One
+              key={plan.id}
+              plan={plan}
+              same={same}
+              taken={[plan, ...same].some(({ id }) => id === drawnVisit.plan)}
+            />
+          );
+        })}
       <OwnPlan />
       {fixes && fixes.length > 0 && (
         <section aria-label={t`What would fix this`}>
@@ -123,7 +133,8 @@ export function Plans() {
   );
 }
 
-function One({ plan, taken }: { plan: Plan; taken: boolean }) {
+/** A plan; others that come to the same are named beside it. */
+function One({ plan, same, taken }: { plan: Plan; same: readonly Plan[]; taken: boolean }) {
   const { unit, readOnly } = useVisitFacts();
   const queue = useQueue();
   const take = useOwnPlan();
@@ -133,7 +144,14 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
       className={`border p-3 ${taken ? "border-2 border-ink" : "border-ink/40"} ${plan.temporary ? "border-dashed" : ""}`}
     >
       <div className="flex items-baseline justify-between gap-2">
-        <h2 className="text-lg font-semibold">{plan.label}</h2>
+        <h2 className="text-lg font-semibold">
+          {plan.label}
+          {same.length > 0 && (
+            <span className="block text-sm font-normal text-soft">
+              <Trans>The same as “{same.map(({ label }) => label).join("”, “")}”.</Trans>
+            </span>
+          )}
+        </h2>
         <p className="figures text-end">
           <b>{plan.excess}</b>
           {plan.minutes && <span className="block text-sm text-soft">{plan.minutes}</span>}
@@ -150,85 +168,75 @@ function One({ plan, taken }: { plan: Plan; taken: boolean }) {
           ))}
         </div>
       )}
-      {plan.same_as ? (
+
+      {plan.not_assessed.length > 0 && (
+        <p className="text-sm">
+          <Trans>Not known: {plan.not_assessed.join(", ")}.</Trans> <Decider />
+        </p>
+      )}
+      {plan.added.length === 0 ? (
         <p className="text-sm text-soft">
-          <Trans>Same result as “{plan.same_as}”.</Trans>
+          {plan.not_assessed.length > 0
+            ? t`Not enough information yet to say whether anything is needed.`
+            : t`Nothing to add.`}
         </p>
       ) : (
-        <>
-          {plan.not_assessed.length > 0 && (
-            <p className="text-sm">
-              <Trans>Not known: {plan.not_assessed.join(", ")}.</Trans> <Decider />
-            </p>
-          )}
-          {plan.added.length === 0 ? (
-            <p className="text-sm text-soft">
-              {plan.not_assessed.length > 0
-                ? t`Not enough information yet to say whether anything is needed.`
-                : t`Nothing to add.`}
-            </p>
-          ) : (
-            <ul className="mt-1">
-              {plan.added.map((added) => (
-                <li
-                  key={`${added.id} ${added.height}`}
-                  className="grid grid-cols-[1fr_auto] gap-2 py-1"
-                >
-                  <span>
-                    {added.label}
-                    <span className="block text-sm text-soft">
-                      {added.does}
-                      {added.height ? `, ${added.height}` : ""}
-                      {added.temporary ? ", temporary" : ""}
-                    </span>
-                  </span>
-                  <span className="figures text-end text-sm">
-                    {added.price}
-                    {added.removes && <span className="block">−{added.removes}</span>}
-                    {added.mends && <span className="block">{added.mends}</span>}
-                  </span>
-                </li>
-              ))}
-            </ul>
-          )}
-          {plan.proven && plan.added.length > 0 && (
-            <p className="mt-1 text-sm text-soft">{t`No cheaper set of changes does as well.`}</p>
-          )}
-          {plan.left.length > 0 && (
-            <p className="figures mt-1 text-sm">
-              <span className="text-soft">{t`Left:`} </span>
-              {plan.left
-                .map(
-                  (left) =>
-                    `${within(left.label)}${left.posture === "standing" ? ", standing" : ""} ${left.excess}`,
-                )
-                .join("; ")}
-            </p>
-          )}
-          <details className="text-sm">
-            <summary className="flex min-h-11 items-center text-soft">{t`Settings`}</summary>
-            <Lines
-              of={[
-                [t`Seated`, plan.seated.map((setAt) => `${setAt.label} ${setAt.value}`).join(", ")],
-                [
-                  t`Standing`,
-                  plan.standing.map((setAt) => `${setAt.label} ${setAt.value}`).join(", "),
-                ],
-              ]}
-            />
-          </details>
-          {plan.cautions.map((words) => (
-            <p key={words} className="border-s-4 border-ink ps-2 text-sm">
-              {words}
-            </p>
+        <ul className="mt-1">
+          {plan.added.map((added) => (
+            <li
+              key={`${added.id} ${added.height}`}
+              className="grid grid-cols-[1fr_auto] gap-2 py-1"
+            >
+              <span>
+                {added.label}
+                <span className="block text-sm text-soft">
+                  {added.does}
+                  {added.height ? `, ${added.height}` : ""}
+                  {added.temporary ? ", temporary" : ""}
+                </span>
+              </span>
+              <span className="figures text-end text-sm">
+                {added.price}
+                {added.removes && <span className="block">−{added.removes}</span>}
+                {added.mends && <span className="block">{added.mends}</span>}
+              </span>
+            </li>
           ))}
-        </>
+        </ul>
       )}
+      {plan.proven && plan.added.length > 0 && (
+        <p className="mt-1 text-sm text-soft">{t`No cheaper set of changes does as well.`}</p>
+      )}
+      {plan.left.length > 0 && (
+        <p className="figures mt-1 text-sm">
+          <span className="text-soft">{t`Left:`} </span>
+          {plan.left
+            .map(
+              (left) =>
+                `${within(left.label)}${left.posture === "standing" ? ", standing" : ""} ${left.excess}`,
+            )
+            .join("; ")}
+        </p>
+      )}
+      <details className="text-sm">
+        <summary className="flex min-h-11 items-center text-soft">{t`Settings`}</summary>
+        <Lines
+          of={[
+            [t`Seated`, plan.seated.map((setAt) => `${setAt.label} ${setAt.value}`).join(", ")],
+            [t`Standing`, plan.standing.map((setAt) => `${setAt.label} ${setAt.value}`).join(", ")],
+          ]}
+        />
+      </details>
+      {plan.cautions.map((words) => (
+        <p key={words} className="border-s-4 border-ink ps-2 text-sm">
+          {words}
+        </p>
+      ))}
+
       {taken ? (
         <p className="mt-2 text-sm font-semibold">{t`Current plan`}</p>
       ) : (
-        !readOnly &&
-        !plan.same_as && (
+        !readOnly && (
           <span className="mt-2 flex gap-2">
             <Button onClick={() => queue.type(fieldId("work.plan"), plan.id, unit)}>
               {t`Use this plan`}

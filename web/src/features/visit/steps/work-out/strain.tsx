@@ -1,10 +1,28 @@
 import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
+import type { Schemas } from "@/shared/api/client";
 import { Button } from "@/shared/ui/button";
 import { Skeleton } from "@/shared/ui/skeleton";
+import { sayPosture } from "@/shared/words/postures";
 import { PanelFoot } from "../../panel-parts";
 import { useNavigation } from "../../state/navigation";
 import { useWorkup } from "../../state/workup";
+import { Decider } from "./decider";
+
+/** The sum of degrees out of range; never one that leaves out joints nobody knows, as if whole. */
+function outOfRange(drawnVisit: Schemas["DrawnVisit"]): string {
+  const found = degrees(drawnVisit.over_found, drawnVisit.untold_found);
+  const set = degrees(drawnVisit.over_set, drawnVisit.untold_set);
+  return drawnVisit.untold_set.length
+    ? t`${found} as found, ${set} at target. Not known: ${drawnVisit.untold_set.join(", ")}.`
+    : t`${found} as found, ${set} at target.`;
+}
+
+function degrees(value: number | null, untold: readonly string[]): string {
+  if (value === null || (untold.length > 0 && value < 0.5)) return t`not known`;
+  const rounded = `${value.toFixed(0)}°`;
+  return untold.length > 0 ? t`${rounded}, of what is known,` : rounded;
+}
 
 /** Strain minutes by region, each with its arithmetic. */
 export function StrainMinutes() {
@@ -19,6 +37,13 @@ export function StrainMinutes() {
       </h2>
       <p className="mb-3 text-sm text-soft">
         {t`Hours × share of the time × degrees out of range (up to 30°) ÷ 30°. Each joint counts once, by its strongest evidence. It ranks what to do first; it is not a prediction.`}
+      </p>
+      <p className="mb-3 text-sm">
+        <Trans>
+          Total out of range, {sayPosture(drawnVisit.seated_possible ? "seated" : "standing")}:{" "}
+          {outOfRange(drawnVisit)}
+        </Trans>{" "}
+        <Decider />
       </p>
       {drawnVisit.strain.length === 0 && (
         <p>

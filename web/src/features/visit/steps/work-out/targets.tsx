@@ -70,6 +70,8 @@ export function Targets() {
   const from = drawnVisit.seated_possible ? "seat" : "surface";
   const known = rows.some((row) => row.key === from && row.target !== null);
   const steps = new Set(drawnVisit.order);
+  const shownRows = (posture: Row["posture"], which: (row: Row) => boolean) =>
+    ranked.filter((row) => row.posture === posture && which(row));
   const toSet = rows.filter((row) => moves(row) && steps.has(`${row.posture}.${row.key}`));
   // Set goes through the same ones
   const all = stepsOf(drawnVisit);
@@ -86,26 +88,21 @@ export function Targets() {
               ? t`Everything is set`
               : plural(waiting.length, { one: "One thing to set", other: "# things to set" })}
       </h2>
-      {known && waiting.length > toSet.length && toSet.length > 0 && (
-        <p className="text-soft">
-          <Plural
-            value={toSet.length}
-            one="# of them moves from where it was found."
-            other="# of them move from where they were found."
-          />
-        </p>
-      )}
       {[...drawnVisit.hard, ...(drawnVisit.worse ? [drawnVisit.worse] : [])].map((words) => (
         <Notice key={words} className="mb-2">
           {words}
         </Notice>
       ))}
-      <p className="mb-3 text-soft">
-        {known
-          ? drawnVisit.hard.length
-            ? t`Solve this first; the angles matter less until then.`
-            : t`Total out of range, ${sayPosture(drawnVisit.seated_possible ? "seated" : "standing")}: ${outOfRange(drawnVisit)}`
-          : t`The ${from} and everything that depends on it need more information.`}{" "}
+      {known && drawnVisit.headline && !trial.on && <p className="mb-2">{drawnVisit.headline}</p>}
+      <p className="mb-3 text-soft empty:mb-0">
+        {!known && (
+          <span className="me-1">
+            {t`The ${from} and everything that depends on it need more information.`}
+          </span>
+        )}
+        {known && drawnVisit.hard.length > 0 && (
+          <span className="me-1">{t`Solve this first; the angles matter less until then.`}</span>
+        )}
         {known && <Decider />}
       </p>
       {!known && (
@@ -164,15 +161,16 @@ export function Targets() {
               <p className="border-b border-hair py-2 text-sm">{drawnVisit.why_not_standing}</p>
             )}
             <ul>
-              {ranked
-                .filter((row) => row.posture === posture)
-                .map((row) => {
-                  const name = `${row.posture}.${row.key}`;
-                  return (
-                    <TargetRow key={name} row={row} next={row === first} open={open === name} />
-                  );
-                })}
+              {shownRows(posture, GOES).map((row) => (
+                <TargetRow
+                  key={nameOfRow(row)}
+                  row={row}
+                  next={row === first}
+                  open={open === nameOfRow(row)}
+                />
+              ))}
             </ul>
+            <Stays rows={shownRows(posture, STAYS)} open={open} />
           </section>
         ))}
       </Folds>
@@ -203,24 +201,39 @@ export function Targets() {
   );
 }
 
+const nameOfRow = (row: Row) => `${row.posture}.${row.key}`;
+const STAYS = (row: Row) => row.state === "as_found" || row.state === "in_band";
+const GOES = (row: Row) => !STAYS(row);
+
+/** What may stay where it was found: folded, until one of it is asked for. */
+function Stays({ rows, open }: { rows: readonly Row[]; open: string | null }) {
+  const [unfolded, setUnfolded] = useState(false);
+  if (rows.length === 0) return null;
+  const shown = unfolded || rows.some((row) => nameOfRow(row) === open);
+  return (
+    <>
+      <button
+        type="button"
+        aria-expanded={shown}
+        className="min-h-11 w-full text-start text-sm text-soft underline"
+        onClick={() => setUnfolded(!shown)}
+      >
+        <Plural value={rows.length} one="# setting stays" other="# settings stay" />
+      </button>
+      {shown && (
+        <ul className="border-t border-hair">
+          {rows.map((row) => (
+            <TargetRow key={nameOfRow(row)} row={row} next={false} open={open === nameOfRow(row)} />
+          ))}
+        </ul>
+      )}
+    </>
+  );
+}
+
 function place(order: readonly string[], row: Row): number {
   const value = order.indexOf(`${row.posture}.${row.key}`);
   return value < 0 ? 99 : value;
-}
-
-/** The sum of degrees out of range; never one that leaves out joints nobody knows, as if whole. */
-function outOfRange(drawnVisit: Schemas["DrawnVisit"]): string {
-  const text = degrees(drawnVisit.over_found, drawnVisit.untold_found);
-  const set = degrees(drawnVisit.over_set, drawnVisit.untold_set);
-  const unknown = drawnVisit.untold_set.length
-    ? t` Not known: ${drawnVisit.untold_set.join(", ")}.`
-    : "";
-  return t`${text} as found, ${set} at target.${unknown}`;
-}
-
-function degrees(value: number | null, untold: readonly string[]): string {
-  if (value === null || (untold.length > 0 && value < 0.5)) return t`not known`;
-  return `${value.toFixed(0)}°${untold.length > 0 ? t`, of what is known,` : ""}`;
 }
 
 /** How far to go, or that it may stay. */
