@@ -1,7 +1,7 @@
 """A new client through all seven steps, to a signed PDF whose text is read."""
 
 import re
-from datetime import UTC, datetime, timedelta
+from datetime import UTC, date, datetime, timedelta
 from io import BytesIO
 
 import pypdf
@@ -169,6 +169,24 @@ def not_ready_yet(desk: Page) -> None:
     expect(desk.get_by_label("Follow-up date")).to_be_focused()
 
 
+def printed(desk: Page, link: Locator, due: date) -> None:
+    """What stands on the signed page, read from its PDF."""
+    pdf = desk.request.get(link.evaluate("link => link.href"), max_retries=3).body()
+    said = " ".join(page.extract_text() for page in pypdf.PdfReader(BytesIO(pdf)).pages)
+    said = said.replace("\u00a0", " ")
+    for words in (
+        "Thea Lindholm",
+        "Ines Calloway",
+        "42.3 cm",
+        "46.0 cm",
+        f"{due.day} {due:%B %Y}",
+        "20 sit · 8 stand · 2 move",
+        "version 1, frozen",
+        "the neck bends down to it",
+    ):
+        assert words in said
+
+
 def set_and_answered(page: Page) -> int:
     """Every setting measured again at what it was set to, tested and answered; how many there were."""
     measured = 0
@@ -245,18 +263,5 @@ def test_from_the_tape_to_the_signed_page(desk: Page, record_property):
     assert measured >= 13
     assert clicks <= MOST_CLICKS
     assert keys <= MOST_KEYS
-    pdf = desk.request.get(link.evaluate("link => link.href"), max_retries=3).body()
-    said = " ".join(page.extract_text() for page in pypdf.PdfReader(BytesIO(pdf)).pages)
-    said = said.replace("\u00a0", " ")
-    for words in (
-        "Thea Lindholm",
-        "Ines Calloway",
-        "42.3 cm",
-        "46.0 cm",
-        f"{due.day} {due:%B %Y}",
-        "20 sit · 8 stand · 2 move",
-        "version 1, frozen",
-        "the neck bends down to it",
-    ):
-        assert words in said
+    printed(desk, link, due)
     signed_stays_signed(desk)

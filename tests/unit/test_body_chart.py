@@ -37,6 +37,11 @@ def test_every_region_of_the_body_lies_on_it_and_has_its_own_place():
             assert nearest is one
 
 
+def test_every_region_can_be_hit_at_the_size_of_a_desk():
+    """24 px at 1.2 px to a unit, as the map is drawn beside the panel at 1280 by 800."""
+    assert {id for id, region in REGIONS.items() if 1.2 * 2 * min(region.w, region.h) < 24} == set()
+
+
 def test_left_and_right_change_sides_from_behind():
     nape = REGIONS["nape"].x
     assert REGIONS["shoulder_front_left"].x > nape > REGIONS["shoulder_front_right"].x

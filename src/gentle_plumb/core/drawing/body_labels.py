@@ -91,18 +91,20 @@ def ink_body_labels(
     for (height, positions), y in zip(placed, places, strict=True):
         end = positions[0] - facing * GAP_PX
         end = max(end, room + 3) if facing == 1 else min(end, width - room - 3)
-        for role, drop, text in (
-            ("body-label", -2.0, NAMES[height.part]),
-            ("body-value", 11.0, format_length(height.height, unit)),
+        # a longer name, in another language, grows towards the figure: at the edge it would be cut off
+        for role, drop, text, x in (
+            ("body-label", -2.0, NAMES[height.part], end - facing * room),
+            ("body-value", 11.0, format_length(height.height, unit), end),
         ):
+            towards = (facing == 1) == (role == "body-label")
             marks.append(
                 Mark(
                     kind="text",
                     role=role,
-                    x=end,
+                    x=x,
                     y=y + drop,
                     text=text,
-                    anchor="end" if facing == 1 else "start",
+                    anchor="start" if towards else "end",
                     part=height.part,
                     posture=height.posture,
                 )

@@ -95,7 +95,7 @@ INKS: dict[str, Ink] = {
     "staff": Ink(fill="ground", stroke="ink", width=1.1),
     "staff-tick": Ink(stroke="ink", width=0.6),
     "staff-tick-long": Ink(stroke="ink", width=0.9),
-    "staff-numeral": Ink(fill="ink", size=11.5, figures=True),
+    "staff-numeral": Ink(fill="ink", size=12, figures=True),
     "staff-unit": Ink(fill="soft", size=12, figures=True),
     "found-tick": Ink(stroke="ink", width=3),
     "bracket": Ink(stroke="blue", width=1.3),

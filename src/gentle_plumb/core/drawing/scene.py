@@ -90,7 +90,14 @@ def _scene(
     marks = [draw_floor(request.width, layout.y0)]
     plan_scale = None
     if request.mode in ("both", "seated") and request.person:
-        plan, plan_scale = draw_plan(case, stage.sides[0], request, layout, len(stage.missing))
+        plan, plan_scale = draw_plan(
+            case,
+            stage.sides[0],
+            request,
+            layout,
+            tallest=_staff_top(stage),
+            noted=len(stage.missing),
+        )
         marks += plan
     for index, side in enumerate(stage.sides):
         sheet = layout.sheets[side.name]
@@ -125,13 +132,17 @@ def _scene(
     )
 
 
+def _staff_top(stage: Stage) -> float:
+    """Where the staff ends if there is room for it, mm."""
+    wanted = max(height_of(side) for side in stage.sides) + 2 * HEADROOM_MM
+    return ceil(wanted / STAFF_STEP_MM) * STAFF_STEP_MM + STAFF_OVER_MM
+
+
 def _around(stage: Stage, overruled: tuple[set[str], set[str]]) -> list[Mark]:
     """The staff with its flags, the rule along the floor, the body's own heights."""
     request, case, layout = stage.request, stage.case, stage.layout()
     edge = layout.staff_left
-    wanted = max(height_of(side) for side in stage.sides) + 2 * HEADROOM_MM
-    top = ceil(wanted / STAFF_STEP_MM) * STAFF_STEP_MM + STAFF_OVER_MM
-    top = min((layout.y0 - TOP_PX) / layout.scale, top)
+    top = min((layout.y0 - TOP_PX) / layout.scale, _staff_top(stage))
     marks = [
         *case.reuse.hashed(ink_staff)(
             left=edge, y0=layout.y0, scale=layout.scale, top_mm=top, unit=request.unit

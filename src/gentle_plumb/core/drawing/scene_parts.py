@@ -204,12 +204,23 @@ def draw_floor(width: float, y0: float) -> Mark:
 
 @reuse_last(4)
 def draw_plan(
-    case: Case, side: DrawnPosture, request: SceneRequest, layout: Layout, noted: int = 0
+    case: Case,
+    side: DrawnPosture,
+    request: SceneRequest,
+    layout: Layout,
+    *,
+    tallest: float,
+    noted: int = 0,
 ) -> tuple[list[Mark], float | None]:
-    """The plan in the empty band above the seated figure and under what is noted, where there is room."""
+    """The plan above the seated figure, or above both, whichever leaves it more room; under what is noted."""
     over = NOTE_PX * noted
     height = layout.y0 - (height_of(side) + 30) * layout.scale - TOP_PX - over
     width = layout.staff_left - layout.flags_wide - 2 * MARGIN_PX
+    above = layout.y0 - tallest * layout.scale - TOP_PX - over
+    if min(above, PLAN_MOST_PX[1]) > min(
+        height, PLAN_MOST_PX[1], PLAN_MOST_PX[1] / PLAN_MOST_PX[0] * width
+    ):
+        height, width = above, request.width - 2 * MARGIN_PX
     if height < PLAN_LEAST_PX or width < PLAN_LEAST_PX:
         return [], None
     arm = next((joint for joint in side.joints if joint.joint == "upper_arm"), None)

@@ -10,8 +10,9 @@ from ..language import capitalised, filled, joined, lowered, msg, ngettext
 from ..words import with_unit
 from .rows import RowView
 
-MOST_REASONS = 3
-"""So many reasons are given; what else moves is counted. House value: more is not kept in mind."""
+MOST_REASONS, MOST_CHANGES = 3, 2
+"""So many reasons are given, and so many changes for each; what else moves is counted. House value: more is not
+kept in mind."""
 
 
 def headline(causes: Sequence[Cause], rows: Sequence[RowView], steps: Collection[str]) -> str:
@@ -28,20 +29,21 @@ def headline(causes: Sequence[Cause], rows: Sequence[RowView], steps: Collection
     """
     moving = [row for row in rows if f"{row.posture}.{row.key}" in steps and _moves(row)]
     clauses: list[str] = []
-    named: list[RowView] = []
+    others = list(moving)
     for cause in causes:
-        if len(clauses) == MOST_REASONS:
-            break
         mine = [row for row in moving if QUANTITIES[row.key].mechanism == cause.id]
-        if mine:
-            named += mine
-            changes = joined(", ", (_change(row) for row in mine))
-            clauses.append(filled("{changes} ({why})", changes=changes, why=lowered(cause.title)))
-    others = [row for row in moving if row not in named]
+        if not mine or len(clauses) == MOST_REASONS:
+            continue
+        changes, named = _changes(mine)
+        others = [row for row in others if row not in named]
+        clauses.append(
+            filled("{changes} ({why})", changes=joined(", ", changes), why=lowered(cause.title))
+        )
     if not clauses:
-        clauses = [_change(row) for row in others[:MOST_REASONS]]
-        others = others[MOST_REASONS:]
-    if others and clauses:
+        changes, named = _changes(moving)
+        others = [row for row in others if row not in named]
+        clauses += changes
+    if others:
         count = len(others)
         clauses.append(ngettext("and {count} more change", "and {count} more changes", count))
     return capitalised(filled("{changes}.", changes=joined("; ", clauses))) if clauses else ""
@@ -50,13 +52,27 @@ def headline(causes: Sequence[Cause], rows: Sequence[RowView], steps: Collection
 def _moves(row: RowView) -> bool:
     return (
         row.state in ("to_set", "stopped")
+        and row.left is None
         and row.change is not None
         and row.at.found is not None
         and row.at.found != row.at.setting
     )
 
 
-def _change(row: RowView) -> str:
-    name, by = lowered(row.label), with_unit(row.change or "", row.unit)
-    change = filled("{name}: {by}" if row.unit == "°" else "{name} {by}", name=name, by=by)
-    return msg("{change} standing", change=change) if row.posture == "standing" else change
+def _changes(rows: Sequence[RowView]) -> tuple[list[str], list[RowView]]:
+    """Return the first changes in words, and the rows they name: one that is the same in both postures is said once."""
+    changes: list[str] = []
+    named: list[RowView] = []
+    for row in rows:
+        if row in named or len(changes) == MOST_CHANGES:
+            continue
+        same = [other for other in rows if (other.key, other.change) == (row.key, row.change)]
+        named += same
+        name, by = lowered(row.label), with_unit(row.change or "", row.unit)
+        change = filled("{name}: {by}" if row.unit == "°" else "{name} {by}", name=name, by=by)
+        if len(same) > 1:
+            change = msg("{change} in both postures", change=change)
+        elif row.posture == "standing":
+            change = msg("{change} standing", change=change)
+        changes.append(change)
+    return changes, named

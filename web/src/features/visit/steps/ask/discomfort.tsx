@@ -2,6 +2,7 @@ import { t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import { RadioGroup } from "radix-ui";
 import { useState } from "react";
+import { Select } from "@/shared/ui/select";
 import { usePhone } from "@/shared/use-media";
 import { FieldRow, Troubles } from "../../field-row";
 import { StagePortal } from "../../stage-portal";
@@ -54,6 +55,17 @@ export function Discomfort() {
       </StagePortal>
       <Troubles
         of={catalogue.regions.map(({ id, label }) => ({ path: `ask.discomfort.${id}`, label }))}
+      />
+      <Select
+        label={t`Part of the body`}
+        value={now?.id ?? ""}
+        className="mb-3 w-full"
+        disabled={readOnly}
+        options={[
+          ...(now ? [] : [{ value: "", label: t`Choose on the body or here` }]),
+          ...catalogue.regions.map(({ id, label }) => ({ value: id, label })),
+        ]}
+        onChange={setChosen}
       />
       {now ? (
         <section aria-label={now.label} className="border border-ink/40 bg-ground p-3">
