@@ -8,7 +8,7 @@ from pydantic import SecretStr
 from pydantic_settings import BaseSettings, SettingsConfigDict
 
 ROOT = Path(__file__).resolve().parents[2]
-VERSION = "0.23.0"
+VERSION = "0.24.0"
 """Of the program, as CHANGELOG.md tells what came with it."""
 
 

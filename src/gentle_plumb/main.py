@@ -39,6 +39,7 @@ from .services.photos import PhotoService
 from .services.phrases import PhraseService
 from .services.policies import PolicyService
 from .services.ports import Clock
+from .services.presence import PresenceService
 from .services.reports import ReportService
 from .services.retention import RetentionService
 from .services.search import SearchService
@@ -60,6 +61,7 @@ from .storage import (
     SqlOwnPages,
     SqlPhrases,
     SqlPolicies,
+    SqlPresence,
     SqlQueue,
     SqlRecords,
     SqlRetention,
@@ -192,6 +194,7 @@ def make_services(engine: Engine, settings: Settings, clock: Clock = now) -> Ser
         measuring=measuring,
         policies=policies,
         phrases=PhraseService(SqlPhrases(engine)),
+        presence=PresenceService(SqlPresence(engine), clock),
         exchange=ExchangeService(records, ExchangeFormats(), clock, access.hidden),
         instruments=InstrumentService(
             records,

@@ -283,3 +283,35 @@ def test_phrases_are_the_practices_own_and_each_code_is_one(owner, colleague, re
     assert stranger.http.delete(f"/api/phrases/{phrase['id']}").status_code == 404
     assert colleague.http.delete(f"/api/phrases/{phrase['id']}").status_code == 204
     assert owner.http.get("/api/phrases").json() == []
+
+
+def test_two_pages_of_one_visit_see_each_other_and_what_has_changed(
+    owner, colleague, stranger, clock
+):
+    visit, mine, other, theirs = owner.new_visit(), uuid4(), uuid4(), uuid4()
+
+    def pulse(page, page_id):
+        return page.http.put(f"/api/visits/{visit}/pages/{page_id}")
+
+    first = pulse(owner, mine).json()
+    assert first["others"] == []
+    assert pulse(owner, other).json()["others"] == [{"name": owner.member.name, "own": True}]
+    assert {page["own"] for page in pulse(colleague, theirs).json()["others"]} == {False}
+    assert colleague.type(visit, "look.found.surface", "72").status_code == 200
+    there = pulse(owner, mine).json()
+    assert there["revision"] > first["revision"]
+    assert {(page["name"], page["own"]) for page in there["others"]} == {
+        (owner.member.name, True),
+        (colleague.member.name, False),
+    }
+    clock.now += timedelta(seconds=7)
+    assert pulse(owner, mine).json()["others"] == []
+    assert pulse(stranger, uuid4()).status_code == 404
+
+
+def test_a_page_left_alone_locks_however_often_it_says_that_it_is_there(owner, clock):
+    visit, page = owner.new_visit(), uuid4()
+    for _ in range(20):
+        clock.now += timedelta(minutes=1)
+        last = owner.http.put(f"/api/visits/{visit}/pages/{page}")
+    assert last.status_code == 401

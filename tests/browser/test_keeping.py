@@ -148,6 +148,23 @@ def test_a_session_that_ends_leads_to_sign_in_and_words_go_on_from_there(desk: P
     remember(desk, program)
 
 
+def test_two_people_in_one_visit_see_each_other_and_each_others_changes(
+    desk: Page, program, browser, browser_context_args
+):
+    other = sign_in(browser.new_context(**browser_context_args).new_page(), program, who=1)
+    for page in (desk, other):
+        open_step(page, program, "Wilma", "look")
+    expect(desk.get_by_text("Also here: Tomas Wendel")).to_be_visible()
+    expect(other.get_by_text("Also here: Ines Calloway")).to_be_visible()
+    theirs, mine = (walk_to(page, "Footrest") for page in (desk, other))
+    theirs.fill("9")
+    theirs.press("Tab")
+    kept(desk)
+    expect(mine).to_have_value("9")
+    other.context.close()
+    expect(desk.get_by_text("Also here")).to_have_count(0)
+
+
 def test_a_conflict_and_a_refused_value_outlive_a_reload(
     desk: Page, program, browser, browser_context_args
 ):

@@ -123,7 +123,7 @@ def caller_of(route: Route) -> Callable[..., object]:
     def caller(request: Request, _: SessionToken, csrf: CsrfToken) -> SignedIn:
         """The signed-in member; for unsafe methods only with the session's CSRF token."""
         accounts = services_of(request).accounts
-        session, member, practice = accounts.who(token_of(request))
+        session, member, practice = accounts.who(token_of(request), used=not route.unattended)
         _check_csrf(request, csrf, session)
         if practice.second_factor and not member.has_second_factor and not route.enrolling:
             raise MustEnrol(msg("Your practice requires two-step sign-in. Set it up first."))

@@ -20,6 +20,7 @@ from ..services.models import (
     NewPhrase,
     PhraseView,
 )
+from ..services.presence import Pulse
 from ..services.search import Found
 from ..services.visit_lists import ListQuery
 from .route import Call, Caller, FileAnswer, Needs, Routes
@@ -62,6 +63,12 @@ def change_phrase(to: Services, who: Caller, phrase_id: UUID, phrase: ChangedPhr
 def drop_phrase(to: Services, who: Caller, phrase_id: UUID) -> None:
     """Drop one; what was written with it stays."""
     to.phrases.drop(who.member, phrase_id)
+
+
+@put("/visits/{visit_id}/pages/{page_id}", Needs.HEALTH, unattended=True)
+def pulse(to: Services, who: Caller, visit_id: UUID, page_id: UUID) -> Pulse:
+    """Say that a visit is open on a page; at which revision it is, and on which others."""
+    return to.presence.pulse(who.member, visit_id, page_id)
 
 
 @get("/search", Needs.MEMBER, audit=("read", msg("search")))

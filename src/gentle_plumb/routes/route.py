@@ -194,6 +194,9 @@ class Route:
         What else it may answer, beside what every call of its kind may.
     enrolling : bool
         Open to a member who has yet to set up the second factor that the practice asks for.
+    unattended : bool
+        Made by a page by itself, and with nothing of a client in its answer: it is no use of the session, which
+        locks when its page is left alone.
     even_hidden : bool
         Open to an owner also for a client that is hidden from them.
     before : callable, optional
@@ -215,6 +218,7 @@ class Route:
     refusals: tuple[int, ...] = ()
     enrolling: bool = False
     even_hidden: bool = False
+    unattended: bool = False
     lane: Lane = "usual"
     before: Callable[..., None] | None = None
     tag: str = "practice"
@@ -222,7 +226,8 @@ class Route:
     def __post_init__(self) -> None:
         """Refuse a route that reaches a client's things and leaves nothing; raises ValueError."""
         theirs = any(f"{{{name}}}" in self.path for name in TARGETS)
-        if theirs and self.audit is None and self.needs is not Needs.MEMBER:
+        bare = self.needs is Needs.MEMBER or self.unattended
+        if theirs and self.audit is None and not bare:
             raise ValueError(
                 f"{self.method} {self.path}: what it leaves in the audit log is missing"
             )

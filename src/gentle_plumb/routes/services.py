@@ -22,6 +22,7 @@ from ..services.photos import PhotoService
 from ..services.phrases import PhraseService
 from ..services.policies import PolicyService
 from ..services.ports import DeskController, LightMeter, PdfRenderer
+from ..services.presence import PresenceService
 from ..services.queue import JobQueue
 from ..services.retention import RetentionService
 from ..services.search import SearchService
@@ -76,6 +77,7 @@ class Services(VisitServices):
     measuring: MeasuringService
     policies: PolicyService
     phrases: PhraseService
+    presence: PresenceService
     exchange: ExchangeService
     instruments: InstrumentService
     light_meter: LightMeter

@@ -222,13 +222,13 @@ class AccountService:
         """Whoever signs in with an address, if anybody does: for the audit log."""
         return self._accounts.member_by_email(email.strip().lower())
 
-    def who(self, token: str | None) -> tuple[Session, Member, Practice]:
-        """The session of a token, its member and practice; raises NotSignedIn, SessionLocked."""
+    def who(self, token: str | None, *, used: bool = True) -> tuple[Session, Member, Practice]:
+        """The session of a token, which is ``used`` with it, its member and practice; raises NotSignedIn, SessionLocked."""
         session, member, practice = self._held(token)
         now = self._clock()
         if session.is_locked(practice, now):
             raise SessionLocked(LOCKED)
-        if now - session.used_at >= USE_NOTED_EVERY:
+        if used and now - session.used_at >= USE_NOTED_EVERY:
             self._accounts.mark_session(session.id, now)
         return session, member, practice
 

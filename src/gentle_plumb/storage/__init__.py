@@ -12,6 +12,7 @@ from .measuring import SqlMeasuring
 from .own_pages import SqlOwnPages
 from .phrases import SqlPhrases
 from .policies import SqlPolicies
+from .presence import SqlPresence
 from .queue import SqlQueue
 from .records import SqlRecords
 from .retention import SqlRetention, erase_again

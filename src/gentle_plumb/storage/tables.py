@@ -156,6 +156,18 @@ REPORT_COPY = Table(
     Column("without", BYTEA),
 )
 """A copy of a signed report, byte for byte; ``without`` is the same without photographs."""
+PRESENCE = Table(
+    "presence",
+    METADATA,
+    Column("page_id", Uuid, primary_key=True),
+    Column("visit_id", Uuid, cascades("visit"), nullable=False),
+    Column("member_id", Uuid, ForeignKey("member.id"), nullable=False),
+    Column("since", MOMENT, nullable=False),
+    Column("seen_at", MOMENT, nullable=False),
+    Index("ix_presence_visit_id", "visit_id"),
+    prefixes=["UNLOGGED"],
+)
+"""On which pages a visit is open just now."""
 PHOTO = table_of(
     PhotoHead,
     "photo",

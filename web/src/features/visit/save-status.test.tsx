@@ -51,6 +51,13 @@ test("where something was refused, saved is said of the rest alone", () => {
   );
 });
 
+test("a conflict that waits is never shown beside anything that is saved", () => {
+  const stale = { typed: "67", version: 1, held: null, state: "stale", problem: null } as const;
+  expect(status({ pending: 0, here: 0, cells: new Map([["seat", stale]]) }, false)).toBe(
+    "Not all of it is kept",
+  );
+});
+
 test("kept on this device is said once the last letter is kept, and not before", () => {
   expect(status({})).toBe("2 kept on this device");
   expect(status({ typing: 1 })).toBe("Saving…"); // a field has not handed its text over

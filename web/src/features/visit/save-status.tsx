@@ -69,8 +69,6 @@ export function SaveStatus({ queue, brief }: { queue: ChangeQueue; brief: boolea
   );
 }
 
-const OPEN = new Set(["refused", "stale"]);
-
 function wordsFor(snapshot: Snapshot, pictures: number, away: boolean, brief: boolean): string {
   const { pending, here, typing } = snapshot;
   if (typing > 0) return t`Saving…`;
@@ -88,7 +86,9 @@ function wordsFor(snapshot: Snapshot, pictures: number, away: boolean, brief: bo
       : t`Saving…`;
   if (away) return t`Offline`;
   if (pictures) return plural(pictures, { one: "Sending # photo", other: "Sending # photos" });
-  const rest = [...snapshot.cells.values()].some((cell) => OPEN.has(cell.state));
-  const saved = rest ? t`Everything else saved` : t`Saved`;
+  const states = new Set([...snapshot.cells.values()].map((cell) => cell.state));
+  // a conflict that waits is never shown beside "Saved"
+  if (states.has("stale")) return t`Not all of it is kept`;
+  const saved = states.has("refused") ? t`Everything else saved` : t`Saved`;
   return snapshot.keptAt && !brief ? `${saved} ${clockTime(snapshot.keptAt)}` : saved;
 }

@@ -15,6 +15,7 @@ import type { ComponentType, ReactNode } from "react";
 import { changeSettings, useSettings, useUnitSwitch } from "@/shared/settings";
 import { Tip } from "@/shared/ui/tip";
 import { usePhone } from "@/shared/use-media";
+import { AlsoHere } from "./also-here";
 import { PlaceBar } from "./place-bar";
 import { SaveStatus } from "./save-status";
 import type { ChangeQueue } from "./saving/change-queue";
@@ -89,6 +90,7 @@ export function VisitHeader({
       {!phone && <PlaceBar kept={kept} />}
       {readOnly && <p className="hidden text-soft desk:block">{t`View only`}</p>}
       <SaveStatus queue={kept} brief={phone} />
+      <AlsoHere kept={kept} />
       <SettleClock />
       {phone ? (
         <Menu tools={tools} places={<PlaceBar kept={kept} />} />

@@ -13,7 +13,7 @@ import { ofVisit, outdate, stale } from "./stale";
 
 const CLIENT = "/api/clients/{client_id}";
 const VISIT = "/api/visits/{visit_id}";
-const WORKED = "/api/visits/{visit_id}/results";
+export const WORKED = "/api/visits/{visit_id}/results";
 const REPORT = "/api/visits/{visit_id}/report";
 const SHELF_ITEM = "/api/shelf/{item_id}";
 const PHOTO_OF_VISIT = "/api/visits/{visit_id}/photos/{photo_id}";

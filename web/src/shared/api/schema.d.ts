@@ -1243,6 +1243,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{visit_id}/pages/{page_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Pulse
+         * @description Say that a visit is open on a page; at which revision it is, and on which others.
+         */
+        put: operations["pulse_api_visits__visit_id__pages__page_id__put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/search": {
         parameters: {
             query?: never;
@@ -7651,6 +7671,16 @@ export interface components {
             ends_at: string;
         };
         /**
+         * OpenPage
+         * @description Another page on which a visit is open: whose, and whether that is who asks.
+         */
+        OpenPage: {
+            /** Name */
+            name: string;
+            /** Own */
+            own: boolean;
+        };
+        /**
          * OpenVisit
          * @description A visit with all it holds; ``discarded``: it is a draft that was thrown away.
          */
@@ -9119,6 +9149,16 @@ export interface components {
         ProofRequest: {
             /** Client */
             client: string;
+        };
+        /**
+         * Pulse
+         * @description The revision a visit is at, and the other pages on which it is open.
+         */
+        Pulse: {
+            /** Revision */
+            revision: number;
+            /** Others */
+            others: components["schemas"]["OpenPage"][];
         };
         /**
          * PurchaseView
@@ -16660,6 +16700,79 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Not signed in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not allowed */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Bad value */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    pulse_api_visits__visit_id__pages__page_id__put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit_id: string;
+                page_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Pulse"];
+                };
             };
             /** @description Not signed in */
             401: {
