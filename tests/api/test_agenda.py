@@ -304,6 +304,9 @@ def test_two_pages_of_one_visit_see_each_other_and_what_has_changed(
         (owner.member.name, True),
         (colleague.member.name, False),
     }
+    gone = colleague.http.delete(f"/api/visits/{visit}/pages/{theirs}")
+    assert gone.status_code == 204
+    assert [page["own"] for page in pulse(owner, mine).json()["others"]] == [True]
     clock.now += timedelta(seconds=7)
     assert pulse(owner, mine).json()["others"] == []
     assert pulse(stranger, uuid4()).status_code == 404

@@ -71,6 +71,12 @@ def pulse(to: Services, who: Caller, visit_id: UUID, page_id: UUID) -> Pulse:
     return to.presence.pulse(who.member, visit_id, page_id)
 
 
+@delete("/visits/{visit_id}/pages/{page_id}", Needs.HEALTH, unattended=True, status=204)
+def leave(to: Services, who: Caller, visit_id: UUID, page_id: UUID) -> None:
+    """Say that a visit is no longer open on a page; said twice it is the same."""
+    to.presence.leave(who.member, page_id)
+
+
 @get("/search", Needs.MEMBER, audit=("read", msg("search")))
 def search(to: Services, who: Caller, q: Words) -> Found:
     """Clients, visits and equipment that words find, typing errors allowed; the best of each kind."""

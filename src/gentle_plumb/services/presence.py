@@ -37,6 +37,9 @@ class PresenceStore(Protocol):
     def note(self, member: Member, visit_id: UUID, page_id: UUID, now: datetime) -> int:
         """Note that a page is there; the visit's revision. Raises NotFound."""
 
+    def drop(self, member: Member, page_id: UUID) -> None:
+        """Forget a page of a member's; nothing where it is not there."""
+
     def others(self, visit_id: UUID, page_id: UUID, since: datetime) -> list[tuple[UUID, str]]:
         """Members on other pages that were there since, with their names, the longest there first."""
 
@@ -56,3 +59,7 @@ class PresenceService:
             revision=revision,
             others=[OpenPage(name=name, own=id == member.id) for id, name in there],
         )
+
+    def leave(self, member: Member, page_id: UUID) -> None:
+        """Forget a page that is left."""
+        self._store.drop(member, page_id)

@@ -40,6 +40,11 @@ class SqlPresence(Store):
             connection.execute(delete(PRESENCE).where(PRESENCE.c.seen_at < now - FORGOTTEN_AFTER))
         return int(revision)
 
+    def drop(self, member: Member, page_id: UUID) -> None:
+        mine = (PRESENCE.c.page_id == page_id) & (PRESENCE.c.member_id == member.id)
+        with self._engine.begin() as connection:
+            connection.execute(delete(PRESENCE).where(mine))
+
     def others(self, visit_id: UUID, page_id: UUID, since: datetime) -> list[tuple[UUID, str]]:
         query = (
             select(MEMBER.c.id, MEMBER.c.name)

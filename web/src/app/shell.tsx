@@ -24,7 +24,7 @@ import { useMe, useSignOut } from "@/shared/api/account";
 import { outbox } from "@/shared/device/outbox";
 import { waiting } from "@/shared/device/words";
 import { useKeys } from "@/shared/keys";
-import { changeSettings, useSettings, useUnitSwitch } from "@/shared/settings";
+import { switchNight, useSettings, useUnitSwitch } from "@/shared/settings";
 import { Ask } from "@/shared/ui/ask";
 import { Logo } from "@/shared/ui/logo";
 import { usePhone } from "@/shared/use-media";
@@ -68,7 +68,7 @@ export function Shell() {
     ...PLACES.map(({ to, label }) => ({ label, run: () => void navigate({ to }) })),
     {
       label: night ? t`Light mode` : t`Dark mode`,
-      run: () => changeSettings({ night: !night }),
+      run: switchNight,
     },
     { label: t`Switch units`, more: "cm mm in", run: nextUnit },
     { label: t`Help`, run: () => setHelp(true) },
@@ -164,7 +164,7 @@ function SideBar({ onLeave, onHelp }: Acts) {
             u
           </span>
         </button>
-        <button type="button" className={line} onClick={() => changeSettings({ night: !night })}>
+        <button type="button" className={line} onClick={switchNight}>
           {night ? <Sun size={16} aria-hidden /> : <Moon size={16} aria-hidden />}{" "}
           {night ? t`Light mode` : t`Dark mode`}
         </button>
@@ -233,7 +233,7 @@ function BottomBar({ onLeave, onHelp }: Acts) {
             <DropdownMenu.Item className={item} onSelect={nextUnit}>
               <Trans>Units: {unit}</Trans>
             </DropdownMenu.Item>
-            <DropdownMenu.Item className={item} onSelect={() => changeSettings({ night: !night })}>
+            <DropdownMenu.Item className={item} onSelect={switchNight}>
               {night ? t`Light mode` : t`Dark mode`}
             </DropdownMenu.Item>
             <DropdownMenu.Item className={item} onSelect={onHelp}>

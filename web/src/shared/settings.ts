@@ -1,50 +1,70 @@
 import { useCallback, useSyncExternalStore } from "react";
 import type { Unit } from "./api/client";
 
-type Settings = {
+/** What colours are shown: chosen, or as the system has them by day and by night. */
+export type Colours = "light" | "dark" | "system";
+
+type Kept = {
   unit: Unit | null;
-  night: boolean;
+  colours: Colours;
   /** Whether single keys do something where no field has the focus. */
   singleKeys: boolean;
   /** The language chosen in this browser, by its tag. */
   language: string | null;
 };
+type Settings = Kept & { /** Whether it is dark now. */ night: boolean };
 
 const UNITS: readonly Unit[] = ["cm", "mm", "in"];
+const COLOURS: readonly Colours[] = ["light", "dark", "system"];
 const KEY = "plumb:look";
 const listeners = new Set<() => void>();
-let settings: Settings = load();
+const systemNight = matchMedia("(prefers-color-scheme: dark)");
+let settings: Settings = withNight(load());
 
-function load(): Settings {
-  const night = matchMedia("(prefers-color-scheme: dark)").matches;
+function withNight(kept: Kept): Settings {
+  const { colours } = kept;
+  return { ...kept, night: colours === "system" ? systemNight.matches : colours === "dark" };
+}
+
+function load(): Kept {
+  const usual: Kept = { unit: null, colours: "system", singleKeys: true, language: null };
   try {
-    const kept = JSON.parse(localStorage.getItem(KEY) ?? "{}") as Partial<Settings> | null;
-    const unit = UNITS.find((unit) => unit === kept?.unit) ?? null;
+    // earlier versions kept "night" alone
+    const kept = JSON.parse(localStorage.getItem(KEY) ?? "{}") as
+      | (Partial<Kept> & { night?: unknown })
+      | null;
+    const before = { true: "dark", false: "light" }[`${kept?.night}`] as Colours | undefined;
     return {
-      unit,
-      night: typeof kept?.night === "boolean" ? kept.night : night,
+      unit: UNITS.find((unit) => unit === kept?.unit) ?? null,
+      colours: COLOURS.find((colours) => colours === kept?.colours) ?? before ?? usual.colours,
       singleKeys: kept?.singleKeys !== false,
       language: typeof kept?.language === "string" ? kept.language : null,
     };
   } catch {
-    return { unit: null, night, singleKeys: true, language: null }; // no storage, or not what we put there
+    return usual; // no storage, or not what we put there
   }
 }
 
-function apply(): void {
+function show(next: Settings): void {
+  settings = next;
   document.documentElement.toggleAttribute("data-night", settings.night);
+  for (const listener of listeners) listener();
 }
 
-/** Change what this browser shows: display unit, night version. */
-export function changeSettings(change: Partial<Settings>): void {
-  settings = { ...settings, ...change };
+/** Change what this browser shows: display unit, colours, keys, language. */
+export function changeSettings(change: Partial<Kept>): void {
+  const { night: _, ...kept } = { ...settings, ...change };
   try {
-    localStorage.setItem(KEY, JSON.stringify(settings));
+    localStorage.setItem(KEY, JSON.stringify(kept));
   } catch {
     // a full or barred storage costs the choice at the next load, nothing else
   }
-  apply();
-  for (const listener of listeners) listener();
+  show(withNight(kept));
+}
+
+/** From light to dark or back, whatever the system does. */
+export function switchNight(): void {
+  changeSettings({ colours: settings.night ? "light" : "dark" });
 }
 
 /** The settings as they are now, for what is not drawn. */
@@ -75,4 +95,5 @@ export function useUnitSwitch(practice: Unit): { unit: Unit; nextUnit: () => voi
   return { unit, nextUnit };
 }
 
-apply();
+systemNight.addEventListener("change", () => show(withNight(settings)));
+show(settings);

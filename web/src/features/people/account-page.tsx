@@ -1,4 +1,4 @@
-import { t } from "@lingui/core/macro";
+import { msg, t } from "@lingui/core/macro";
 import { Trans } from "@lingui/react/macro";
 import Bowser from "bowser";
 import { type FormEvent, useState } from "react";
@@ -6,11 +6,14 @@ import { CalendarFeed } from "@/features/agenda/calendar-feed";
 import { useMe, usePassword, useRegistration, useSessions } from "@/shared/api/account";
 import type { Schemas } from "@/shared/api/client";
 import { clockTime, shortDate } from "@/shared/dates";
+import { type Colours, changeSettings, useSettings } from "@/shared/settings";
 import { Button } from "@/shared/ui/button";
 import { Failure } from "@/shared/ui/fetched";
 import { LabelledInput } from "@/shared/ui/labelled";
 import { Notice } from "@/shared/ui/notice";
 import { PageHead } from "@/shared/ui/page-head";
+import { Segments } from "@/shared/ui/segments";
+import { said } from "@/shared/words/said";
 import { LanguageChoice } from "./language-choice";
 import { SecondFactor } from "./second-factor";
 
@@ -23,6 +26,7 @@ export function AccountPage() {
       <div className="grid max-w-[880px] gap-12 desk:grid-cols-[340px_1fr]">
         <div className="space-y-10">
           {me && <LanguageChoice me={me} />}
+          <ColourChoice />
           {me && <Registration me={me} />}
           <Password />
           <SecondFactor />
@@ -33,6 +37,28 @@ export function AccountPage() {
         </div>
       </div>
     </>
+  );
+}
+
+const COLOUR_CHOICES = said([
+  { value: "light", label: msg`Always light` },
+  { value: "dark", label: msg`Always dark` },
+  { value: "system", label: msg`As the system` },
+]);
+
+/** Light, dark, or by day and by night as the system has it: in this browser. */
+function ColourChoice() {
+  const { colours } = useSettings();
+  return (
+    <section aria-label={t`Colours`} className="space-y-3">
+      <h2 className="border-b border-ink pb-1 text-lg">{t`Colours`}</h2>
+      <Segments
+        label={t`Colours in this browser`}
+        value={colours}
+        choices={COLOUR_CHOICES}
+        onChange={(colours) => changeSettings({ colours: colours as Colours })}
+      />
+    </section>
   );
 }
 

@@ -7,6 +7,7 @@ import { network } from "@/shared/device/network";
 import type { ChangeQueue } from "./saving/change-queue";
 
 const VISIT = "/api/visits/{visit_id}";
+const OPEN_PAGE = "/api/visits/{visit_id}/pages/{page_id}";
 const EVERY_MS = 1500;
 const AFTER_TROUBLE_MS = 10_000;
 
@@ -29,9 +30,7 @@ export function usePulse(visit: Schemas["OpenVisit"], kept: ChangeQueue): Schema
     const say = async () => {
       if (document.visibilityState !== "visible" || network.getState().away) return EVERY_MS;
       const path = { visit_id: id, page_id: PAGE };
-      const { data } = await api.PUT("/api/visits/{visit_id}/pages/{page_id}", {
-        params: { path },
-      });
+      const { data } = await api.PUT(OPEN_PAGE, { params: { path } });
       if (gone || !data) return AFTER_TROUBLE_MS;
       setOthers((held) => (sameAs(held, data.others) ? held : data.others));
       const held = queries.getQueryData<Schemas["OpenVisit"]>(ofVisit(VISIT, id))?.revision;
@@ -48,10 +47,17 @@ export function usePulse(visit: Schemas["OpenVisit"], kept: ChangeQueue): Schema
       const wait = await say().catch(() => AFTER_TROUBLE_MS);
       if (!gone) next = setTimeout(beat, wait);
     };
+    const leave = () =>
+      void api
+        .DELETE(OPEN_PAGE, { params: { path: { visit_id: id, page_id: PAGE } }, keepalive: true })
+        .catch(() => undefined);
     next = setTimeout(beat, EVERY_MS);
+    addEventListener("pagehide", leave);
     return () => {
       gone = true;
       clearTimeout(next);
+      removeEventListener("pagehide", leave);
+      leave();
     };
   }, [id, here, kept, queries]);
   return others;

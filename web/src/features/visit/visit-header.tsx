@@ -12,7 +12,7 @@ import {
 } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import type { ComponentType, ReactNode } from "react";
-import { changeSettings, useSettings, useUnitSwitch } from "@/shared/settings";
+import { switchNight, useSettings, useUnitSwitch } from "@/shared/settings";
 import { Tip } from "@/shared/ui/tip";
 import { usePhone } from "@/shared/use-media";
 import { AlsoHere } from "./also-here";
@@ -62,7 +62,7 @@ export function VisitHeader({
       label: night ? t`Light mode` : t`Dark mode`,
       key: "",
       icon: night ? Sun : Moon,
-      act: () => changeSettings({ night: !night }),
+      act: switchNight,
     },
     { label: t`Shortcuts and symbols`, key: "?", icon: CircleHelp, act: onHelp },
   ];

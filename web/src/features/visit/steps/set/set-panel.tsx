@@ -148,7 +148,7 @@ function StepList({
     <table className="mt-5 w-full text-sm">
       <thead>
         <tr className="border-b border-ink text-start">
-          <th className="py-1 font-semibold">{t`Adjust in this order`}</th>
+          <th className="py-1 text-start font-semibold">{t`Adjust in this order`}</th>
           <th className="ps-2 text-end font-semibold">{t`Setting`}</th>
           <th className="ps-2 text-end font-semibold">{t`Left at`}</th>
           <th className="ps-2 text-end font-semibold">{t`Still off`}</th>
