@@ -169,6 +169,9 @@ def test_a_conflict_and_a_refused_value_outlive_a_reload(
     desk: Page, program, browser, browser_context_args
 ):
     other = sign_in(browser.new_context(**browser_context_args).new_page(), program, who=1)
+    # neither hears of the other's change before it makes its own
+    for page in (desk, other):
+        page.route(re.compile("/pages/"), lambda route: route.fulfill(status=503, body="{}"))
     for page in (desk, other):
         open_step(page, program, "Yara", "look")
     theirs, mine = (walk_to(page, "Eye to screen") for page in (desk, other))
@@ -285,7 +288,8 @@ def test_left_alone_the_page_is_kept_behind_a_lock_in_its_place(desk: Page, prog
     lock.get_by_label("Password").fill(DEMO_MEMBERS[0].password)
     lock.get_by_role("button", name="Unlock").click()
     expect(top).to_have_value("101,5")
-    desk.clock.fast_forward("16:00")
+    with desk.expect_response(re.compile("/api/session/lock$")):
+        desk.clock.fast_forward("16:00")
     expect(lock).to_be_visible()
     around = [
         desk.request.get(f"{program.address}/api/visits", max_retries=3),
