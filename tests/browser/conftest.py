@@ -218,6 +218,12 @@ def open_step(page: Page, program: Program, name: str, step: str) -> None:
     expect(page.locator("#main :is(h2, h3)").first).to_be_visible()
 
 
+def unheard(*pages: Page) -> None:
+    """Keep pages from hearing what others change, as where both type in the same moment."""
+    for page in pages:
+        page.route(re.compile("/pages/"), lambda route: route.fulfill(status=503, body="{}"))
+
+
 def kept(page: Page) -> None:
     """Everything typed has reached the server."""
     expect(page.get_by_role("status").first).to_contain_text(

@@ -6,7 +6,17 @@ from datetime import UTC, datetime
 import pytest
 from playwright.sync_api import Page, expect
 
-from browser.conftest import entry, kept, open_step, remember, sign_in, tab, visit_id, walk_to
+from browser.conftest import (
+    entry,
+    kept,
+    open_step,
+    remember,
+    sign_in,
+    tab,
+    unheard,
+    visit_id,
+    walk_to,
+)
 from plumb_demo.people import DEMO_MEMBERS
 
 pytestmark = pytest.mark.browser
@@ -73,6 +83,7 @@ def test_two_people_see_both_versions_and_choose(
     desk: Page, program, browser, browser_context_args
 ):
     other = sign_in(browser.new_context(**browser_context_args).new_page(), program, who=1)
+    unheard(desk, other)
     for page in (desk, other):
         open_step(page, program, "Mirela", "ask")
         if page is desk:
@@ -169,9 +180,7 @@ def test_a_conflict_and_a_refused_value_outlive_a_reload(
     desk: Page, program, browser, browser_context_args
 ):
     other = sign_in(browser.new_context(**browser_context_args).new_page(), program, who=1)
-    # neither hears of the other's change before it makes its own
-    for page in (desk, other):
-        page.route(re.compile("/pages/"), lambda route: route.fulfill(status=503, body="{}"))
+    unheard(desk, other)
     for page in (desk, other):
         open_step(page, program, "Yara", "look")
     theirs, mine = (walk_to(page, "Eye to screen") for page in (desk, other))

@@ -5,7 +5,7 @@ import re
 import pytest
 from playwright.sync_api import Page, expect
 
-from browser.conftest import entry, kept, open_step, sign_in, tab
+from browser.conftest import entry, kept, open_step, sign_in, tab, unheard
 
 pytestmark = pytest.mark.browser
 PARTS = {
@@ -200,6 +200,7 @@ def test_what_is_not_kept_says_so_where_it_was_tapped(
     expect(refused).to_contain_text("Not saved yet")
 
     other = sign_in(browser.new_context(**browser_context_args).new_page(), program, who=1)
+    unheard(desk, other)
     for page in (desk, other):
         open_step(page, program, "Wilma", "look")
         tab(page, "Habits")
